@@ -1,0 +1,27 @@
+import { atMost } from '../statistics/compare';
+
+/** A bore size that makers use, near what was gauged. differenceMm = gauged − size. */
+export type NominalCandidate = { readonly label: string; readonly mm: number; readonly differenceMm: number };
+
+const NEAR_MM = 0.3;
+
+const sixteenths = Array.from({ length: 33 }, (_, i) => i + 8).map((n) => ({ label: `${inchFraction(n)} in`, mm: (n * 25.4) / 16 }));
+const whole = Array.from({ length: 11 }, (_, i) => i + 18);
+const millimetres = [12, 12.5, 13, 14, 15, 16, 17, 17.5, ...whole, 30, 32, 34, 36, 38, 40, 42, 45, 48, 50, 52, 54, 57, 60].map((mm) => ({ label: `${mm} mm`, mm }));
+
+/** Nominal bores: inch sixteenths from 1/2 to 2 1/2, and the usual millimetre sizes. @source design, chapter 1 */
+export const NOMINAL_SIZES: readonly { readonly label: string; readonly mm: number }[] = [...sixteenths, ...millimetres].sort((a, b) => a.mm - b.mm);
+
+/** Sizes within 0.30 mm of a diameter, nearest first. @param diaMm median diameter at 20 °C */
+export const nominalCandidates = (diaMm: number): readonly NominalCandidate[] =>
+  NOMINAL_SIZES.map((size) => ({ ...size, differenceMm: diaMm - size.mm }))
+    .filter((c) => atMost(Math.abs(c.differenceMm), NEAR_MM))
+    .sort((a, b) => Math.abs(a.differenceMm) - Math.abs(b.differenceMm));
+
+/** Sixteenths of an inch in lowest terms: 13 → 13/16, 16 → 1, 20 → 1 1/4. */
+function inchFraction(n: number): string {
+  const [whole, rest] = [Math.floor(n / 16), n % 16];
+  const divisor = [8, 4, 2, 1].find((d) => rest % d === 0) ?? 1;
+  const fraction = rest === 0 ? '' : `${rest / divisor}/${16 / divisor}`;
+  return [whole || '', fraction].filter((part) => part !== '').join(' ');
+}

@@ -1,0 +1,68 @@
+import { MARK_WORDS, type Mark } from './mark';
+import type { MarkVerdict, Where } from './mark-verdict';
+import type { Zone } from './zone';
+
+/** The one place that words a mark's verdict, numbers and all, fit to read to a customer. */
+export const sayMark = (mark: Mark, zone: Zone, v: MarkVerdict): string => {
+  const name = nameOf(mark);
+  const seal = sealName(zone.nearestSealId);
+  switch (v.kind) {
+    case 'reuse':
+      return v.because === 'stain' ? 'A stain, cleaned: it has no depth.' : `${name} clear of every seal, ${v.distanceMm.toFixed(1)} mm from the lane of the ${seal}: noted, it may stay.`;
+    case 'polish':
+      switch (v.because) {
+        case 'mouth':
+          return `${name} at the mouth, outside every lane, but the cups are pushed past it: polish it away.`;
+        case 'burr':
+          return `${name} in the way of the ${seal}: polish it away before a lip is pushed past it.`;
+        case 'anodising':
+          return 'Lost anodising: polish the bare spot smooth and note it.';
+        case 'skin':
+          return `${name} ${depth(mark, v.depthUm)}: a polish of ${um(v.stockUm)} on the diameter takes it out and keeps the skin.`;
+        case 'shallow':
+          return v.where === 'static'
+            ? `${name} ${depth(mark, v.depthUm)} under a seal that does not move; ${um(v.tolerated)} may stay there.`
+            : `${name} ${depth(mark, v.depthUm)}${place(v.where, seal)}; ${um(v.tolerated)} may stay${v.where === 'parked' ? ' there' : ''}: polish its edges.`;
+      }
+      break;
+    case 'hone':
+      return `${name} ${depth(mark, v.depthUm)}${place(v.where, seal)}; ${um(v.tolerated)} may stay${v.where === 'parked' ? ' there' : ''}. To clear it the bore must be cut to ${v.needsDiaMm.toFixed(3)} mm.`;
+    case 'sleeve':
+    case 'scrap':
+      return `${deepReason(mark, name, v)}${v.kind === 'scrap' && v.because !== 'crack' ? ' The wall is too thin for a sleeve: scrap.' : ''}`;
+    case 'undecided':
+      switch (v.toDo) {
+        case 'clean':
+          return `${name} not yet cleaned, in the way of the ${seal}: clean it and look again, dirt looks like pits.`;
+        case 'measure-depth':
+          return `${name} of unknown depth in the way of the ${seal}: measure how deep it is.`;
+        case 'gauge':
+          return `${name} ${depth(mark, v.depthUm)}, more than the ${um(v.tolerated)} that may stay: gauge the bore to see whether it can be cut out.`;
+      }
+  }
+};
+
+const deepReason = (mark: Mark, name: string, v: Extract<MarkVerdict, { readonly kind: 'sleeve' | 'scrap' }>): string => {
+  switch (v.because) {
+    case 'crack':
+      return 'A crack: the body is scrap, wherever it lies.';
+    case 'anodising':
+      return 'The anodising is lost where a seal runs; the soft metal under it wears: sleeve.';
+    case 'past-limit':
+      return `${name} ${depth(mark, v.depthUm)}: to clear it the bore must be cut to ${v.needsDiaMm.toFixed(3)} mm, past the limit of ${v.limitDiaMm.toFixed(3)} mm: sleeve.`;
+    case 'static-depth':
+      return `${name} ${depth(mark, v.depthUm)} under a seal that does not move; only ${um(v.tolerated)} may stay, and its seat is never honed: sleeve.`;
+    case 'school':
+      return v.school === 'sleeve-first'
+        ? `${name} ${depth(mark, v.depthUm)}; this shop sleeves any measurable depth rather than cut it out.`
+        : `${name} ${depth(mark, v.depthUm)}, deeper than a polish reaches, and the skin is not to be cut: sleeve.`;
+  }
+};
+
+const UNCOUNTED = ['corrosion', 'chatter', 'lost-anodising'];
+const nameOf = (mark: Mark): string => (UNCOUNTED.includes(mark.kind) ? MARK_WORDS[mark.kind].replace(/^./, (c) => c.toUpperCase()) : `A ${MARK_WORDS[mark.kind]}`);
+/** `rear-primary` → rear primary seal; `end-seal` → end seal. */
+export const sealName = (id: string): string => `${id.replaceAll('-', ' ')}${/seal$/.test(id) ? '' : ' seal'}`;
+const um = (depthUm: number): string => `${Number(depthUm.toFixed(1))} µm`;
+const depth = (mark: Mark, depthUm: number): string => `${um(depthUm)} deep${mark.depthUncertaintyUm ? ' with its uncertainty' : ''}`;
+const place = (where: Where, seal: string): string => (where === 'parked' ? `, where the ${seal} rests` : ` in the way of the ${seal}`);

@@ -1,0 +1,45 @@
+import type { z } from 'zod';
+import { gaugeBore } from '../bore/gauge';
+import { GaugeRequest } from '../bore/gauge-door';
+import { judgeBore } from '../bore/judge';
+import { JudgeRequest } from '../bore/judge-door';
+import { stackCheck } from '../close-up/stack-check';
+import { StackRequest } from '../close-up/stack-door';
+import { KitMatchRequest } from '../kit/kit-door';
+import { kitMatch } from '../kit/kit-match';
+import { airCheck } from '../prove/air-check';
+import { holdTest } from '../prove/hold-test';
+import { AirCheckRequest, HoldTestRequest } from '../prove/prove-door';
+import { fail, ok, type Result } from '../result';
+import { type RuleOverrides, type Rules, withRules } from '../rules/rule-set';
+import { type Problem, problemsOf } from './problems';
+
+/** One calculation as it is served: its door, its work under the shop's rules, and what it is for. */
+export type Calculation = {
+  readonly summary: string;
+  readonly request: z.ZodType;
+  readonly run: (body: unknown, shop: Rules) => Result<unknown, readonly Problem[]>;
+};
+
+const calculation = <S extends z.ZodType<{ readonly rules?: RuleOverrides | null | undefined }>>(
+  summary: string,
+  request: S,
+  work: (input: z.output<S>, rules: Rules) => unknown,
+): Calculation => ({
+  summary,
+  request,
+  run: (body, shop) => {
+    const parsed = request.safeParse(body);
+    return parsed.success ? ok(work(parsed.data, withRules(shop, parsed.data.rules))) : fail(problemsOf(parsed.error));
+  },
+});
+
+/** Every calculation by its name on the wire, `POST /api/v1/compute/<name>`. */
+export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map([
+  ['gauge', calculation('What shape is this bore?', GaugeRequest, gaugeBore)],
+  ['judge', calculation('Can this bore be saved?', JudgeRequest, judgeBore)],
+  ['stack-check', calculation('Is every seal facing its pressure, and is anything left over?', StackRequest, stackCheck)],
+  ['kit-match', calculation('Does this kit cover this unit, and what covers it best?', KitMatchRequest, kitMatch)],
+  ['hold-test', calculation('Leaking, or settling?', HoldTestRequest, holdTest)],
+  ['air-check', calculation('Is there air in it?', AirCheckRequest, (input, rules) => airCheck(input.fill, rules))],
+]);
