@@ -1,3 +1,4 @@
+import { sayFraction } from '../quantity/say';
 import { atMost } from '../statistics/compare';
 
 /** A bore size that makers use, near what was gauged. differenceMm = gauged − size. */
@@ -5,7 +6,7 @@ export type NominalCandidate = { readonly label: string; readonly mm: number; re
 
 const NEAR_MM = 0.3;
 
-const sixteenths = Array.from({ length: 33 }, (_, i) => i + 8).map((n) => ({ label: `${inchFraction(n)} in`, mm: (n * 25.4) / 16 }));
+const sixteenths = Array.from({ length: 33 }, (_, i) => i + 8).map((n) => ({ label: `${sayFraction(n, 16)} in`, mm: (n * 25.4) / 16 }));
 const whole = Array.from({ length: 11 }, (_, i) => i + 18);
 const millimetres = [12, 12.5, 13, 14, 15, 16, 17, 17.5, ...whole, 30, 32, 34, 36, 38, 40, 42, 45, 48, 50, 52, 54, 57, 60].map((mm) => ({ label: `${mm} mm`, mm }));
 
@@ -17,11 +18,3 @@ export const nominalCandidates = (diaMm: number): readonly NominalCandidate[] =>
   NOMINAL_SIZES.map((size) => ({ ...size, differenceMm: diaMm - size.mm }))
     .filter((c) => atMost(Math.abs(c.differenceMm), NEAR_MM))
     .sort((a, b) => Math.abs(a.differenceMm) - Math.abs(b.differenceMm));
-
-/** Sixteenths of an inch in lowest terms: 13 → 13/16, 16 → 1, 20 → 1 1/4. */
-function inchFraction(n: number): string {
-  const [whole, rest] = [Math.floor(n / 16), n % 16];
-  const divisor = [8, 4, 2, 1].find((d) => rest % d === 0) ?? 1;
-  const fraction = rest === 0 ? '' : `${rest / divisor}/${16 / divisor}`;
-  return [whole || '', fraction].filter((part) => part !== '').join(' ');
-}

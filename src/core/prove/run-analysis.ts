@@ -1,0 +1,78 @@
+import { z } from 'zod';
+import type { Rules } from '../rules/rule-set';
+import { airCheck } from './air-check';
+import { holdTest } from './hold-test';
+import type { FillPoint, TracePoint } from './trace';
+
+/** One sample of a rig: time in s, pressure in bar, fluid pushed in so far in ml, temperature in °C where the rig has a sensor. */
+export const RigSample = z.object({ t: z.number(), p: z.number(), ml: z.number(), c: z.number().nullish(), phase: z.enum(['fill', 'hold', 'down']) });
+export type RigSample = z.output<typeof RigSample>;
+
+/** What a run's samples say, in one sentence and in figures. */
+export const RunAnalysis = z.object({
+  sentence: z.string(),
+  outcome: z.enum(['pass', 'fail', 'hold-longer']),
+  because: z.string().nullable(),
+  leakMlPerMin: z.number(),
+  leakCi: z.tuple([z.number(), z.number()]),
+  limitMlPerMin: z.number(),
+  needMoreS: z.number().nullable(),
+  complianceMlPerBar: z.number(),
+  airMl: z.number(),
+  airOutcome: z.enum(['ok', 'repeat', 'bleed-again']),
+  fit: z.object({ p0Bar: z.number(), aBar: z.number(), tauS: z.number().nullable(), rBarPerS: z.number() }),
+  rmsBar: z.number(),
+  heldS: z.number(),
+});
+export type RunAnalysis = z.output<typeof RunAnalysis>;
+
+/** Least hold that can be analysed: 20 samples over 10 s. @source design, chapter 9 */
+const LEAST_SAMPLES = 20;
+const LEAST_S = 10;
+
+export const fillOf = (samples: readonly RigSample[]): readonly FillPoint[] => samples.filter((s) => s.phase === 'fill').map((s) => ({ mlIn: s.ml, pBar: Math.max(0, s.p) }));
+export const holdOf = (samples: readonly RigSample[]): readonly TracePoint[] => samples.filter((s) => s.phase === 'hold').map((s) => ({ tS: s.t, pBar: s.p }));
+
+/** Compliance and air from the fill, then the leak from the hold. Undefined while there is too little to say anything. */
+export const analyseRun = (samples: readonly RigSample[], rules: Rules): RunAnalysis | undefined => {
+  const [fill, hold] = [fillOf(samples), holdOf(samples)];
+  const heldS = (hold.at(-1)?.tS ?? 0) - (hold[0]?.tS ?? 0);
+  if (fill.length < 3 || hold.length < LEAST_SAMPLES || heldS < LEAST_S) return undefined;
+  const air = airCheck(fill, rules);
+  if (!(air.complianceMlPerBar > 0)) return undefined;
+  const test = holdTest({ trace: hold, complianceMlPerBar: air.complianceMlPerBar }, rules);
+  const figures = {
+    outcome: test.outcome,
+    because: test.because,
+    leakMlPerMin: test.leakMlPerMin,
+    leakCi: [...test.leakCi] as [number, number],
+    limitMlPerMin: test.rulesUsed.limitMlPerMin,
+    needMoreS: test.needMoreS,
+    complianceMlPerBar: air.complianceMlPerBar,
+    airMl: air.airMl,
+    airOutcome: air.outcome,
+    fit: { p0Bar: test.fit.p0Bar, aBar: test.fit.aBar, tauS: test.fit.tauS, rBarPerS: test.fit.rBarPerS },
+    rmsBar: test.rmsBar,
+    heldS,
+  };
+  return { ...figures, sentence: sayRun(figures) };
+};
+
+const sayRun = (a: Omit<RunAnalysis, 'sentence'>): string => {
+  const leak = `${a.leakMlPerMin.toFixed(3)} ml/min (between ${a.leakCi[0].toFixed(3)} and ${a.leakCi[1].toFixed(3)}; limit ${a.limitMlPerMin.toFixed(3)})`;
+  const held = `Held ${Math.round(a.heldS)} s from ${a.fit.p0Bar.toFixed(1)} bar`;
+  switch (a.outcome) {
+    case 'pass':
+      return `${held}: it loses ${leak}. It holds.`;
+    case 'fail':
+      return `${held}: it loses ${leak}. It leaks.`;
+    case 'hold-longer':
+      return `${held}: ${leak}. ${sayBecause(a.because)} Hold it ${Math.ceil(a.needMoreS ?? a.heldS)} s longer.`;
+  }
+};
+
+const sayBecause = (because: string | null): string => {
+  if (because === 'rising') return 'The pressure rises: the temperature has not settled.';
+  if (because === 'still-settling') return 'The rubber is still settling.';
+  return 'The interval still holds the limit.';
+};

@@ -1,0 +1,64 @@
+import { fail, ok, type Result } from '../result';
+import { MM_PER_INCH, PSI_PER_BAR, type Units } from './units';
+
+export type QuantityError = { readonly code: 'empty' | 'not-a-number' | 'wrong-unit'; readonly text: string };
+
+/**
+ * A length as people type it: `22.2`, `22,2 mm`, `0.875in`, `7/8`, `1 1/8"`. A fraction without a unit is inches.
+ * @param unit what a bare number means
+ * @returns mm
+ */
+export const parseLength = (text: string, unit: Units['length']): Result<number, QuantityError> => {
+  const read = readQuantity(text, 'mm|in|inch|inches|"|″');
+  if (!read.ok) return read;
+  const { number, suffix, fraction } = read.value;
+  const inches = suffix === '' ? unit === 'in' || fraction : suffix !== 'mm';
+  return ok(inches ? number * MM_PER_INCH : number);
+};
+
+/** A pressure: `80`, `80 bar`, `1160 psi`, `8 MPa`. @returns bar */
+export const parsePressure = (text: string, unit: Units['pressure']): Result<number, QuantityError> => {
+  const read = readQuantity(text, 'bar|psi|mpa|kpa');
+  if (!read.ok) return read;
+  const perBar = { bar: 1, psi: PSI_PER_BAR, mpa: 0.1, kpa: 100 }[read.value.suffix || unit] ?? 1;
+  return ok(read.value.number / perBar);
+};
+
+/** A temperature: `21`, `21 °C`, `70 F`. @returns °C */
+export const parseTemperature = (text: string, unit: Units['temperature']): Result<number, QuantityError> => {
+  const read = readQuantity(text, '°?c|°?f');
+  if (!read.ok) return read;
+  const { number, suffix } = read.value;
+  return ok((suffix.replace('°', '') || unit.toLowerCase()) === 'f' ? ((number - 32) * 5) / 9 : number);
+};
+
+/** A volume in ml: `0.3`, `0.3 ml`, `0,3 cc`. @returns ml */
+export const parseVolume = (text: string): Result<number, QuantityError> => {
+  const read = readQuantity(text, 'ml|cc|cm3|cm³');
+  return read.ok ? ok(read.value.number) : read;
+};
+
+type Read = { readonly number: number; readonly suffix: string; readonly fraction: boolean };
+
+const readQuantity = (text: string, suffixes: string): Result<Read, QuantityError> => {
+  const plain = text.trim().toLowerCase().replace(',', '.').replace(/\s+/g, ' ');
+  if (plain === '') return fail({ code: 'empty', text });
+  const parts = /^([-+]?)(?:(\d+)[ -])?(\d+)\/(\d+) ?(\D*)$/.exec(plain) ?? /^([-+]?)()(\d*\.?\d+|\d+\.)() ?(\D*)$/.exec(plain);
+  if (parts === null) return fail({ code: 'not-a-number', text });
+  const [, sign, whole, over, under, suffix = ''] = parts;
+  if (suffix !== '' && !new RegExp(`^(?:${suffixes})$`).test(suffix)) return fail({ code: 'wrong-unit', text });
+  const number = Number(whole || 0) + Number(over) / Number(under || 1);
+  return Number.isFinite(number) ? ok({ number: sign === '-' ? -number : number, suffix, fraction: under !== '' && under !== undefined }) : fail({ code: 'not-a-number', text });
+};
+
+/** What to tell the person at the field. */
+export const sayQuantityError = (error: QuantityError): string => {
+  switch (error.code) {
+    case 'empty':
+      return 'Enter a number.';
+    case 'not-a-number':
+      return `“${error.text}” is not a number; 22.2, 7/8 and 0.875 in are.`;
+    case 'wrong-unit':
+      return `“${error.text}” has a unit that does not belong here.`;
+  }
+};

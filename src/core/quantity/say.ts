@@ -1,0 +1,40 @@
+import { MM_PER_INCH, PSI_PER_BAR, type Units } from './units';
+
+/** A diameter to 0.001 mm or 0.0001 in, without its unit. */
+export const sayDia = (mm: number, units: Units): string => (units.length === 'mm' ? mm.toFixed(3) : (mm / MM_PER_INCH).toFixed(4));
+
+/** A length along the bore to 0.1 mm or 0.01 in, without its unit. */
+export const sayLength = (mm: number, units: Units): string => (units.length === 'mm' ? String(Number(mm.toFixed(1))) : (mm / MM_PER_INCH).toFixed(2));
+
+/** A depth of a mark or a small difference, with its unit: µm, or thousandths of an inch. */
+export const sayDepth = (um: number, units: Units): string => (units.length === 'mm' ? `${Number(um.toFixed(1))} µm` : `${(um / MM_PER_INCH / 1000).toFixed(4)} in`);
+
+/** A nominal bore with its unit: an inch size as a fraction, else millimetres. */
+export const sayNominal = (mm: number): string => {
+  const sixteenths = (mm * 16) / MM_PER_INCH;
+  const nearest = Math.round(sixteenths);
+  const isInch = Math.abs(sixteenths - nearest) < 0.002 && Math.abs(mm - Math.round(mm * 2) / 2) > 0.0005;
+  return isInch ? `${sayFraction(nearest, 16)} in` : `${Number(mm.toFixed(2))} mm`;
+};
+
+/** n/d in lowest terms with whole inches apart: 18/16 → 1 1/8. @param d a power of two */
+export const sayFraction = (n: number, d: number): string => {
+  const [whole, rest] = [Math.floor(n / d), n % d];
+  if (rest === 0) return String(whole);
+  let [over, under] = [rest, d];
+  while (over % 2 === 0) [over, under] = [over / 2, under / 2];
+  return whole === 0 ? `${over}/${under}` : `${whole} ${over}/${under}`;
+};
+
+/** A pressure with its unit, to 0.01 bar or 1 psi. */
+export const sayPressure = (bar: number, units: Units): string => `${pressureIn(bar, units).toFixed(units.pressure === 'bar' ? 2 : 0)} ${units.pressure}`;
+
+/** A pressure as a number in the person's unit. */
+export const pressureIn = (bar: number, units: Units): number => (units.pressure === 'bar' ? bar : bar * PSI_PER_BAR);
+
+/** A volume in ml, to 0.001. */
+export const sayVolume = (ml: number): string => `${Number(ml.toFixed(3))} ml`;
+
+/** A temperature with its unit, to 0.1 degree. */
+export const sayTemperature = (celsius: number, units: Units): string =>
+  units.temperature === 'C' ? `${Number(celsius.toFixed(1))} °C` : `${Number(((celsius * 9) / 5 + 32).toFixed(1))} °F`;

@@ -1,0 +1,90 @@
+import { MATERIAL_WORDS } from '../bore/material';
+import { FAMILIES } from '../family/family';
+import { RunAnalysis } from '../prove/run-analysis';
+import { sayNominal } from '../quantity/say';
+import { STATION_WORDS } from '../route/station';
+import { sayComplaint } from '../unit/complaint';
+import { currentGauging, currentVerdict } from '../unit/facts-of';
+import { tagOf, type UnitRecord } from '../unit/unit-record';
+
+/** What a certificate states. Plain text and numbers only, so that it reads the same in ten years. */
+export type Statement = {
+  readonly number: number;
+  readonly at: number;
+  readonly tag: string;
+  readonly unit: string;
+  readonly machine: string;
+  readonly customer: string;
+  readonly complaint: string;
+  readonly identityMarks: string;
+  readonly bore: {
+    readonly nominal: string;
+    readonly material: string;
+    readonly pistonDiaMm: number | null;
+    readonly before: BoreFigures | null;
+    readonly after: BoreFigures | null;
+    readonly limitDiaMm: number | null;
+    readonly verdict: readonly string[];
+  };
+  readonly fitted: readonly string[];
+  readonly kits: readonly string[];
+  readonly proved: readonly string[];
+  readonly notProved: readonly string[];
+  readonly overrides: readonly string[];
+  readonly cautions: readonly string[];
+  readonly signatures: readonly { readonly name: string; readonly role: string; readonly at: number }[];
+};
+
+export type BoreFigures = { readonly stations: number; readonly maxMm: number; readonly minMm: number; readonly uncertaintyMm: number };
+
+export type ReleaseContext = { readonly number: number; readonly at: number; readonly run: { readonly rig: string; readonly analysis: unknown } | null; readonly nameOf: (personId: string) => string };
+
+const CAUTIONS: readonly string[] = [
+  'Fitting, bleeding and the road test belong to licensed people, by the machine’s workshop manual and local rules.',
+  'Use only the fluid that the machine’s maker names. A mineral oil of any kind ruins the seals.',
+  'Set the pushrod gap on the machine: with no gap the brakes can apply themselves when they warm.',
+];
+
+/** The statement of a release, from the unit's own record: what was done, what was proved, and what was not. */
+export const stateRelease = (r: UnitRecord, c: ReleaseContext): Statement => {
+  const family = FAMILIES[r.unit.family];
+  const verdict = currentVerdict(r);
+  const analysis = c.run === null ? null : RunAnalysis.parse(c.run.analysis);
+  return {
+    number: c.number,
+    at: c.at,
+    tag: tagOf(r.unit),
+    unit: `${family.label}, ⌀ ${sayNominal(r.unit.geometry.nominalMm)}${r.unit.position === '' ? '' : `, ${r.unit.position}`}`,
+    machine: r.job.machine,
+    customer: r.job.customer,
+    complaint: sayComplaint(r.job.complaints, r.job.complaintText),
+    identityMarks: r.unit.identityMarks,
+    bore: {
+      nominal: sayNominal(r.unit.geometry.nominalMm),
+      material: MATERIAL_WORDS[r.unit.material],
+      pistonDiaMm: r.unit.pistonDiaMm,
+      before: figures(r, 0),
+      after: currentGauging(r) === undefined ? null : figures(r, r.gaugings.length - 1),
+      limitDiaMm: verdict?.answer.limitDiaMm ?? null,
+      verdict: verdict?.answer.reasons ?? [],
+    },
+    fitted: r.tray.filter((p) => p.goesIn !== null).map((p) => `${p.name}${p.qty > 1 ? ` × ${p.qty}` : ''}: ${p.goesIn?.piece === 'new' ? 'new' : 'the unit’s own, inspected'}`),
+    kits: r.setAside.map((s) => `${s.number} ${s.name}`),
+    proved: analysis === null ? [] : [analysis.sentence],
+    notProved: [
+      ...(family.hasGap ? ['Pushrod gap on the machine.'] : []),
+      ...(family.chambers.filter((x) => x.pressure === 'working').length > 1 ? ['Each circuit by itself: both were held together.'] : []),
+      'Return of the piston under load, and behaviour when hot.',
+      ...(analysis === null ? ['Tightness under pressure: it was not held on a rig.'] : []),
+    ],
+    overrides: r.steps.flatMap((s) => (s.override === null ? [] : [`${STATION_WORDS[s.station]}: ${s.unmet.join(' ')} Overridden by ${c.nameOf(s.personId)}: ${s.override}`])),
+    cautions: CAUTIONS,
+    signatures: r.signatures.map(({ name, role, at }) => ({ name, role, at })),
+  };
+};
+
+const figures = (r: UnitRecord, index: number): BoreFigures | null => {
+  const gauging = r.gaugings[index];
+  const form = r.verdicts.findLast((v) => v.gaugingId === gauging?.id)?.answer.gauge ?? null;
+  return form === null ? null : { stations: form.stations.length, maxMm: form.maxMm, minMm: form.minMm, uncertaintyMm: form.expandedUncertaintyMm };
+};

@@ -1,0 +1,22 @@
+import type { BoreOutcome } from '../bore/judge';
+import type { Family } from '../family/family';
+import type { HoldTest } from '../prove/hold-test';
+import type { TrayPart } from '../strip/tray-door';
+import type { Station } from './station';
+
+/** All about a unit that decides where it may go. */
+export type RouteFacts = {
+  readonly family: Family;
+  /** Stations signed off on the unit as it is now. */
+  readonly done: readonly Station[];
+  readonly tray: readonly TrayPart[];
+  /** Readings of the bore as it is now. */
+  readonly gauged: boolean;
+  /** The saved verdict on those readings. */
+  readonly verdict: { readonly outcome: BoreOutcome; readonly toDo: readonly string[] } | null;
+  /** Names of needed parts that nothing set aside for the unit covers; null while nothing has been set aside. */
+  readonly uncovered: readonly string[] | null;
+  /** The last hold of the closed-up unit. */
+  readonly proof: HoldTest['outcome'] | null;
+  readonly signedBy: readonly string[];
+};

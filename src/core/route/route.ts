@@ -1,0 +1,67 @@
+import type { RouteFacts } from './facts';
+import { STATIONS, type Station } from './station';
+import { type WhyNot, whyNotDone } from './why-not';
+
+/** Where a unit stands with one station. `why` says what is missing or why it is passed over. */
+export type Stop =
+  | { readonly station: Station; readonly state: 'done' }
+  | { readonly station: Station; readonly state: 'now'; readonly why: readonly WhyNot[] }
+  | { readonly station: Station; readonly state: 'ahead'; readonly why: readonly WhyNot[] }
+  | { readonly station: Station; readonly state: 'skipped'; readonly because: SkipReason };
+
+export type SkipReason = 'no-gap' | 'not-cut' | 'not-sleeved' | 'not-yet-judged';
+
+/**
+ * The route of a unit: which stations it visits, which are done, where it is, and what holds it.
+ * @returns every station in order; exactly one is `now` until all are done
+ * @source design, product, "The route of a unit"
+ */
+export const routeOf = (f: RouteFacts): readonly Stop[] => {
+  let now: Station | undefined;
+  return STATIONS.map((station): Stop => {
+    if (f.done.includes(station)) return { station, state: 'done' };
+    const because = skipReason(station, f);
+    if (because !== undefined) return { station, state: 'skipped', because };
+    if (now !== undefined) return { station, state: 'ahead', why: [{ code: 'before', station: now }] };
+    now = station;
+    return { station, state: 'now', why: whyNotDone(station, f) };
+  });
+};
+
+/** The station at which the unit is; undefined once all are done. */
+export const stationNow = (route: readonly Stop[]): Station | undefined => route.find((stop) => stop.state === 'now')?.station;
+
+const skipReason = (station: Station, f: RouteFacts): SkipReason | undefined => {
+  const outcome = f.verdict?.outcome;
+  switch (station) {
+    case 'set':
+      return f.family.hasGap ? undefined : 'no-gap';
+    case 'hone':
+      if (outcome === undefined || outcome === 'undecided') return 'not-yet-judged';
+      return outcome === 'hone' || outcome === 'polish' ? undefined : 'not-cut';
+    case 'sleeve':
+      if (outcome === undefined || outcome === 'undecided') return 'not-yet-judged';
+      return outcome === 'sleeve' ? undefined : 'not-sleeved';
+    default:
+      return undefined;
+  }
+};
+
+export const saySkip = (because: SkipReason): string => {
+  switch (because) {
+    case 'no-gap':
+      return 'This family has no pushrod gap to set.';
+    case 'not-cut':
+      return 'The verdict asks for no cutting.';
+    case 'not-sleeved':
+      return 'The verdict asks for no sleeve.';
+    case 'not-yet-judged':
+      return 'Only if the verdict asks for it.';
+  }
+};
+
+/** Stations whose sign-off falls when the work of one is done over: itself and all after it; cutting metal calls for gauging and judging again. */
+export const reopenedBy = (station: Station): readonly Station[] => {
+  if (station === 'hone' || station === 'sleeve') return ['gauge', 'judge'];
+  return STATIONS.slice(STATIONS.indexOf(station));
+};

@@ -1,0 +1,119 @@
+import { NEVER_REUSED } from '../close-up/stack-check';
+import { slotFacing } from '../family/family';
+import { stripFaults } from '../strip/tray';
+import type { RouteFacts } from './facts';
+import { STATION_WORDS, type Station } from './station';
+
+/** A condition that a station's work does not meet yet. */
+export type WhyNot =
+  | { readonly code: 'before'; readonly station: Station }
+  | { readonly code: 'not-looked' | 'no-condition' | 'no-fate' | 'rubber-reused' | 'not-in' | 'not-new' | 'facing-unseen'; readonly parts: readonly string[] }
+  | { readonly code: 'facing-wrong'; readonly part: string; readonly expected: 'open' | 'blind' }
+  | { readonly code: 'no-readings' | 'no-verdict' | 'scrap' | 'nothing-set-aside' | 'not-proved' }
+  | { readonly code: 'open-questions'; readonly texts: readonly string[] }
+  | { readonly code: 'uncovered'; readonly parts: readonly string[] }
+  | { readonly code: 'proof'; readonly outcome: 'fail' | 'hold-longer' }
+  | { readonly code: 'signatures'; readonly have: number; readonly need: number };
+
+/** What a station's own work still lacks before it can be signed off; empty when nothing does. */
+export const whyNotDone = (station: Station, f: RouteFacts): readonly WhyNot[] => {
+  switch (station) {
+    case 'strip':
+      return byCode(stripFaults(f.tray));
+    case 'gauge':
+      return f.gauged ? [] : [{ code: 'no-readings' }];
+    case 'judge':
+      if (f.verdict === null) return [{ code: 'no-verdict' }];
+      if (f.verdict.outcome === 'scrap') return [{ code: 'scrap' }];
+      return f.verdict.outcome === 'undecided' ? [{ code: 'open-questions', texts: f.verdict.toDo }] : [];
+    case 'kit':
+      if (f.uncovered === null) return [{ code: 'nothing-set-aside' }];
+      return f.uncovered.length === 0 ? [] : [{ code: 'uncovered', parts: f.uncovered }];
+    case 'close-up':
+      return closeUpFaults(f);
+    case 'prove':
+      if (f.proof === null) return [{ code: 'not-proved' }];
+      return f.proof === 'pass' ? [] : [{ code: 'proof', outcome: f.proof }];
+    case 'release': {
+      const need = f.family.brake ? 2 : 1;
+      return f.signedBy.length >= need ? [] : [{ code: 'signatures', have: f.signedBy.length, need }];
+    }
+    case 'book-in':
+    case 'clean':
+    case 'hone':
+    case 'sleeve':
+    case 'set':
+      return [];
+  }
+};
+
+/** Nothing may stay on the tray, nothing be missing, every lip face its pressure, no rubber be used twice. */
+const closeUpFaults = (f: RouteFacts): readonly WhyNot[] => {
+  const slotOf = (id: string) => f.family.slots.find((s) => s.id === id);
+  const wanted = f.tray.filter((p) => !(p.found === 'absent' && slotOf(p.slotId)?.optional !== false) && p.fate !== 'binned');
+  const faults = [...byCode(stripFaults(f.tray))];
+  const add = (code: 'not-in' | 'not-new' | 'facing-unseen', parts: readonly string[]): void => {
+    if (parts.length > 0) faults.push({ code, parts });
+  };
+  add('not-in', wanted.filter((p) => p.goesIn === null).map((p) => p.name));
+  add('not-new', wanted.filter((p) => p.goesIn?.piece === 'same' && (p.fate === 'replaced' || p.found === 'absent' || NEVER_REUSED.includes(p.kind))).map((p) => p.name));
+  for (const part of wanted) {
+    const slot = slotOf(part.slotId);
+    const expected = slot === undefined ? undefined : slotFacing(f.family, slot);
+    if (part.goesIn === null || expected === undefined) continue;
+    if (part.goesIn.faces === null) faults.push({ code: 'facing-unseen', parts: [part.name] });
+    else if (part.goesIn.faces !== expected) faults.push({ code: 'facing-wrong', part: part.name, expected });
+  }
+  return faults;
+};
+
+type PartFault = { readonly code: 'not-looked' | 'no-condition' | 'no-fate' | 'rubber-reused'; readonly part: string };
+
+const byCode = (faults: readonly PartFault[]): WhyNot[] => {
+  const codes = [...new Set(faults.map((f) => f.code))];
+  return codes.map((code) => ({ code, parts: faults.filter((f) => f.code === code).map((f) => f.part) }));
+};
+
+/** The one place that words a condition. */
+export const sayWhyNot = (w: WhyNot): string => {
+  switch (w.code) {
+    case 'before':
+      return `First: ${STATION_WORDS[w.station]}.`;
+    case 'not-looked':
+      return `Not yet recorded, present or absent: ${list(w.parts)}.`;
+    case 'no-condition':
+      return `Condition not recorded: ${list(w.parts)}.`;
+    case 'no-fate':
+      return `No fate chosen; nothing may stay on the tray: ${list(w.parts)}.`;
+    case 'rubber-reused':
+      return `Rubber in the fluid path is never used again: ${list(w.parts)}.`;
+    case 'not-in':
+      return `Not in yet: ${list(w.parts)}.`;
+    case 'not-new':
+      return `Must be new, not the old piece: ${list(w.parts)}.`;
+    case 'facing-unseen':
+      return `Say which way the lip faces: ${list(w.parts)}.`;
+    case 'facing-wrong':
+      return `The ${w.part} faces the wrong way: its lip must open toward the ${w.expected} end, where the higher pressure is.`;
+    case 'no-readings':
+      return 'The bore has not been gauged as it is now.';
+    case 'no-verdict':
+      return 'The bore has not been judged as it is now.';
+    case 'scrap':
+      return 'The body cannot be saved: scrap it or return it as it is.';
+    case 'nothing-set-aside':
+      return 'No kit has been set aside for this unit.';
+    case 'not-proved':
+      return 'It has not been held under pressure since it was closed up.';
+    case 'open-questions':
+      return w.texts.length === 0 ? 'The verdict is still open.' : w.texts.join(' ');
+    case 'uncovered':
+      return `Nothing set aside covers: ${list(w.parts)}.`;
+    case 'proof':
+      return w.outcome === 'fail' ? 'It leaked on the rig: find out why and prove it again.' : 'The hold did not decide: hold it longer.';
+    case 'signatures':
+      return `${w.have} of ${w.need} signatures; brake parts are signed by two people.`;
+  }
+};
+
+const list = (parts: readonly string[]): string => parts.join(', ');

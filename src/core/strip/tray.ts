@@ -1,0 +1,48 @@
+import { NEVER_REUSED } from '../close-up/stack-check';
+import type { Family, Slot } from '../family/family';
+import { PART_KINDS } from '../family/part-kind';
+import type { TrayPart } from './tray-door';
+
+export const CONDITIONS = ['good', 'worn', 'scored', 'corroded', 'nicked', 'hard', 'swollen', 'split', 'bent', 'broken'] as const;
+export type Condition = (typeof CONDITIONS)[number];
+
+/** An empty tray: one row a slot, from the open end. @param newId gives a fresh id for each row */
+export const emptyTray = (family: Family, newId: (slot: Slot) => string): readonly TrayPart[] =>
+  family.slots.map((s) => ({
+    id: newId(s),
+    slotId: s.id,
+    kind: s.kind,
+    name: s.name,
+    qty: s.qty,
+    found: null,
+    condition: null,
+    faces: null,
+    dims: {},
+    note: '',
+    photoId: null,
+    fate: null,
+    goesIn: null,
+  }));
+
+export type StripFault =
+  | { readonly code: 'not-looked' | 'no-condition' | 'no-fate'; readonly part: string }
+  | { readonly code: 'rubber-reused'; readonly part: string };
+
+/** What still stands open on the tray after stripping; empty when all is recorded. */
+export const stripFaults = (tray: readonly TrayPart[]): readonly StripFault[] =>
+  tray.flatMap((p): readonly StripFault[] => {
+    if (p.found === null) return [{ code: 'not-looked', part: p.name }];
+    if (p.found === 'absent') return [];
+    const faults: StripFault[] = [];
+    if (p.condition === null) faults.push({ code: 'no-condition', part: p.name });
+    if (p.fate === null) faults.push({ code: 'no-fate', part: p.name });
+    if (p.fate === 'refitted' && NEVER_REUSED.includes(p.kind)) faults.push({ code: 'rubber-reused', part: p.name });
+    return faults;
+  });
+
+/** The fate that the reuse policy gives a part in a condition; a person may choose otherwise where the policy lets them. */
+export const usualFate = (kind: TrayPart['kind'], condition: Condition): NonNullable<TrayPart['fate']> => {
+  const { policy } = PART_KINDS[kind];
+  if (policy === 'never' || policy === 'last-resort') return 'replaced';
+  return condition === 'good' ? 'refitted' : 'replaced';
+};

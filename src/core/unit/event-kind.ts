@@ -1,0 +1,28 @@
+/** What people do to a unit, as its history words it. */
+export const EVENT_KINDS = {
+  'booked-in': 'booked in',
+  'part-recorded': 'part recorded',
+  'signed-off': 'signed off',
+  overridden: 'condition overridden',
+  gauged: 'gauged',
+  judged: 'judged',
+  'bore-changed': 'bore cut or sleeved',
+  'kit-set-aside': 'kit set aside',
+  'kit-put-back': 'kit put back',
+  'part-in': 'part put in',
+  'run-started': 'rig run started',
+  'run-ended': 'rig run ended',
+  signed: 'signed for release',
+  released: 'released',
+  exited: 'left the shop',
+  reopened: 'reopened',
+  'photo-added': 'photo added',
+  'wait-started': 'wait started',
+  'wait-ended': 'wait ended',
+  measured: 'measured',
+  undone: 'undone',
+} as const;
+export type EventKind = keyof typeof EVENT_KINDS;
+
+/** Steps that stay: they went out of the shop, on paper or on a rig, or are themselves an undoing. */
+export const NOT_UNDOABLE: readonly EventKind[] = ['booked-in', 'run-started', 'run-ended', 'released', 'exited', 'reopened', 'undone'];

@@ -1,0 +1,46 @@
+import { FAMILIES } from '../family/family';
+import { assignItems } from '../kit/assign';
+import { needsOf } from '../kit/needs-of';
+import type { RouteFacts } from '../route/facts';
+import { routeOf, type Stop, stationNow } from '../route/route';
+import type { Gauging, SavedVerdict, SetAside, UnitRecord } from './unit-record';
+
+/** The readings of the bore as it is now; undefined when it was cut since, or never gauged. */
+export const currentGauging = (r: Pick<UnitRecord, 'unit' | 'gaugings'>): Gauging | undefined => r.gaugings.filter((g) => g.at >= r.unit.boreChangedAt).at(-1);
+
+/** The verdict on those readings. */
+export const currentVerdict = (r: Pick<UnitRecord, 'unit' | 'gaugings' | 'verdicts'>): SavedVerdict | undefined => {
+  const gauging = currentGauging(r);
+  return gauging === undefined ? undefined : r.verdicts.filter((v) => v.gaugingId === gauging.id).at(-1);
+};
+
+/** What decides a unit's route, from its records. */
+export const factsOf = (r: UnitRecord): RouteFacts => {
+  const verdict = currentVerdict(r);
+  const closedUp = r.steps.find((s) => s.station === 'close-up');
+  const run = closedUp === undefined ? undefined : r.runs.filter((x) => x.state === 'finished' && x.startedAt >= closedUp.at).at(-1);
+  return {
+    family: FAMILIES[r.unit.family],
+    done: r.steps.map((s) => s.station),
+    tray: r.tray,
+    gauged: currentGauging(r) !== undefined,
+    verdict: verdict === undefined ? null : { outcome: verdict.answer.outcome, toDo: verdict.answer.toDo.map((t) => t.text) },
+    uncovered: r.setAside.length === 0 ? null : uncoveredNames(r, r.setAside),
+    proof: run?.outcome ?? null,
+    signedBy: r.signatures.map((s) => s.personId),
+  };
+};
+
+export const routeOfUnit = (r: UnitRecord): readonly Stop[] => routeOf(factsOf(r));
+
+/** What the rack shows of a unit, computed with every change. */
+export const summaryOf = (r: UnitRecord): { readonly station: string; readonly outcome: string | null; readonly targetDiaMm: number | null } => {
+  const verdict = currentVerdict(r) ?? r.verdicts.at(-1);
+  return { station: stationNow(routeOfUnit(r)) ?? 'release', outcome: verdict?.answer.outcome ?? null, targetDiaMm: verdict?.answer.targetDiaMm ?? null };
+};
+
+const uncoveredNames = (r: UnitRecord, setAside: readonly SetAside[]): readonly string[] => {
+  const needs = needsOf(FAMILIES[r.unit.family], r.tray, r.unit.geometry.nominalMm);
+  const assigned = assignItems(needs, setAside.flatMap((s) => s.items.map((item) => ({ ...item, qty: item.qty * s.qty }))));
+  return needs.filter((need, n) => need.qty > assigned.filter((a) => a.need === n).reduce((sum, a) => sum + a.qty, 0)).map((need) => r.tray.find((p) => p.slotId === need.id)?.name ?? need.id);
+};

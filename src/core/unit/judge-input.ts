@@ -1,0 +1,26 @@
+import type { JudgeInput } from '../bore/judge';
+import type { School } from '../bore/mark-verdict';
+import { currentGauging } from './facts-of';
+import type { MarkRecord, UnitRecord } from './unit-record';
+
+/** What a unit's bore is judged from: its geometry, its newest readings, and the marks as the person has them now. Undefined until the piston has been measured. */
+export const judgeInputOf = (
+  record: Pick<UnitRecord, 'unit' | 'gaugings'>,
+  entry: { readonly marks: readonly MarkRecord[]; readonly school: School | null; readonly wallMm: number | null },
+): JudgeInput | undefined => {
+  const { unit } = record;
+  if (unit.pistonDiaMm === null) return undefined;
+  const gauging = currentGauging(record);
+  return {
+    family: unit.family,
+    material: unit.material,
+    bore: { lengthMm: unit.geometry.lengthMm, nominalMm: unit.geometry.nominalMm, wallMm: entry.wallMm },
+    pistonDiaMm: unit.pistonDiaMm,
+    seals: unit.geometry.seals,
+    marks: entry.marks.map(({ name, note: _, id: __, ...mark }) => ({ ...mark, id: name })),
+    readings: gauging?.readings ?? [],
+    bodyTempC: gauging?.bodyTempC,
+    gaugeTempC: gauging?.gaugeTempC,
+    school: entry.school,
+  };
+};

@@ -1,0 +1,19 @@
+import type { WorkedFamily } from '../family/family';
+import type { Exit } from './unit-record';
+
+/** What a tray on the rack shows of its unit. */
+export type TrayTag = {
+  readonly id: string;
+  readonly tagNo: number;
+  readonly family: WorkedFamily;
+  readonly station: string;
+  readonly outcome: string | null;
+  readonly targetDiaMm: number | null;
+  readonly dueAt: number;
+  readonly exit: Exit | null;
+  readonly exitAt: number | null;
+  readonly position: string;
+  readonly machine: string;
+  readonly customer: string;
+  readonly complaint: string;
+};

@@ -1,0 +1,40 @@
+import { createSelectSchema } from 'drizzle-zod';
+import { z } from 'zod';
+import { certificates, gaugings, marks, parts, photos, readings, rigRuns, signatures, steps, stockMoves, timers, units, verdicts } from './tables';
+
+/** Tables whose rows are a unit's own; every change to them is an event. Parents before children. */
+export const TRACKED = { units, gaugings, readings, marks, verdicts, parts, steps, stockMoves, timers, rigRuns, signatures, certificates, photos } as const;
+export type TrackedName = keyof typeof TRACKED;
+export const TRACKED_NAMES = Object.keys(TRACKED) as readonly TrackedName[];
+export type Row<T extends TrackedName> = (typeof TRACKED)[T]['$inferSelect'];
+
+const change = <T extends TrackedName>(table: T) => {
+  const row = createSelectSchema(TRACKED[table]).nullable();
+  return z.strictObject({ table: z.literal(table), id: z.string(), before: row, after: row });
+};
+
+/** One row as it was and as it became; null where there was none. */
+const ChangeDoor = z.discriminatedUnion('table', [
+  change('units'),
+  change('gaugings'),
+  change('readings'),
+  change('marks'),
+  change('verdicts'),
+  change('parts'),
+  change('steps'),
+  change('stockMoves'),
+  change('timers'),
+  change('rigRuns'),
+  change('signatures'),
+  change('certificates'),
+  change('photos'),
+]);
+
+export const EventPayload = z.strictObject({ version: z.literal(1), changes: z.array(ChangeDoor) });
+export type EventPayload = z.output<typeof EventPayload>;
+
+/** What is to be done to one row. */
+export type Edit = { [T in TrackedName]: { readonly table: T; readonly put: Row<T> } }[TrackedName] | { readonly table: TrackedName; readonly drop: string };
+
+export const put = <T extends TrackedName>(table: T, row: Row<T>): Edit => ({ table, put: row }) as Edit;
+export const drop = (table: TrackedName, id: string): Edit => ({ table, drop: id });

@@ -1,0 +1,321 @@
+CREATE TABLE `accounts` (
+	`id` text PRIMARY KEY NOT NULL,
+	`account_id` text NOT NULL,
+	`provider_id` text NOT NULL,
+	`user_id` text NOT NULL,
+	`password` text,
+	`access_token` text,
+	`refresh_token` text,
+	`id_token` text,
+	`access_token_expires_at` integer,
+	`refresh_token_expires_at` integer,
+	`scope` text,
+	`created_at` integer NOT NULL,
+	`updated_at` integer NOT NULL,
+	FOREIGN KEY (`user_id`) REFERENCES `people`(`id`) ON UPDATE no action ON DELETE cascade
+);
+--> statement-breakpoint
+CREATE INDEX `accounts_person` ON `accounts` (`user_id`);--> statement-breakpoint
+CREATE TABLE `certificates` (
+	`id` text PRIMARY KEY NOT NULL,
+	`number` integer NOT NULL,
+	`unit_id` text NOT NULL,
+	`at` integer NOT NULL,
+	`statement` text NOT NULL,
+	`hash` text NOT NULL,
+	`previous_hash` text NOT NULL,
+	`supersedes` integer,
+	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE UNIQUE INDEX `certificates_number_unique` ON `certificates` (`number`);--> statement-breakpoint
+CREATE INDEX `certificates_unit` ON `certificates` (`unit_id`);--> statement-breakpoint
+CREATE TABLE `customers` (
+	`id` text PRIMARY KEY NOT NULL,
+	`name` text NOT NULL,
+	`phone` text NOT NULL,
+	`created_at` integer NOT NULL
+);
+--> statement-breakpoint
+CREATE INDEX `customers_name` ON `customers` (`name`);--> statement-breakpoint
+CREATE TABLE `gaugings` (
+	`id` text PRIMARY KEY NOT NULL,
+	`unit_id` text NOT NULL,
+	`at` integer NOT NULL,
+	`person_id` text NOT NULL,
+	`body_temp_c` real,
+	`gauge_temp_c` real,
+	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `gaugings_unit` ON `gaugings` (`unit_id`,`at`);--> statement-breakpoint
+CREATE TABLE `jobs` (
+	`id` text PRIMARY KEY NOT NULL,
+	`customer_id` text NOT NULL,
+	`machine` text NOT NULL,
+	`complaints` text NOT NULL,
+	`complaint_text` text NOT NULL,
+	`promised_at` integer NOT NULL,
+	`created_at` integer NOT NULL,
+	FOREIGN KEY (`customer_id`) REFERENCES `customers`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `jobs_customer` ON `jobs` (`customer_id`);--> statement-breakpoint
+CREATE TABLE `kit_items` (
+	`id` text PRIMARY KEY NOT NULL,
+	`kit_id` text NOT NULL,
+	`seq` integer NOT NULL,
+	`kind` text NOT NULL,
+	`name` text NOT NULL,
+	`qty` integer NOT NULL,
+	`dims` text NOT NULL,
+	FOREIGN KEY (`kit_id`) REFERENCES `kits`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `kit_items_kit` ON `kit_items` (`kit_id`);--> statement-breakpoint
+CREATE TABLE `kits` (
+	`id` text PRIMARY KEY NOT NULL,
+	`number` text NOT NULL,
+	`name` text NOT NULL,
+	`price` real NOT NULL,
+	`lead_days` integer,
+	`note` text NOT NULL
+);
+--> statement-breakpoint
+CREATE UNIQUE INDEX `kits_number_unique` ON `kits` (`number`);--> statement-breakpoint
+CREATE TABLE `marks` (
+	`id` text PRIMARY KEY NOT NULL,
+	`unit_id` text NOT NULL,
+	`name` text NOT NULL,
+	`kind` text NOT NULL,
+	`x0_mm` real NOT NULL,
+	`x1_mm` real NOT NULL,
+	`clock0_deg` real NOT NULL,
+	`clock1_deg` real NOT NULL,
+	`depth_um` real,
+	`depth_uncertainty_um` real,
+	`width_um` real,
+	`cleaned` integer NOT NULL,
+	`note` text NOT NULL,
+	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `marks_unit` ON `marks` (`unit_id`);--> statement-breakpoint
+CREATE TABLE `parts` (
+	`id` text PRIMARY KEY NOT NULL,
+	`unit_id` text NOT NULL,
+	`seq` integer NOT NULL,
+	`slot_id` text NOT NULL,
+	`kind` text NOT NULL,
+	`name` text NOT NULL,
+	`qty` integer NOT NULL,
+	`found` text,
+	`condition` text,
+	`faces` text,
+	`dims` text NOT NULL,
+	`note` text NOT NULL,
+	`photo_id` text,
+	`fate` text,
+	`goes_in` text,
+	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `parts_unit` ON `parts` (`unit_id`);--> statement-breakpoint
+CREATE TABLE `people` (
+	`id` text PRIMARY KEY NOT NULL,
+	`name` text NOT NULL,
+	`email` text NOT NULL,
+	`email_verified` integer NOT NULL,
+	`image` text,
+	`username` text,
+	`display_username` text,
+	`role` text NOT NULL,
+	`bench` text,
+	`failed_pins` integer DEFAULT 0 NOT NULL,
+	`locked_until` integer,
+	`created_at` integer NOT NULL,
+	`updated_at` integer NOT NULL
+);
+--> statement-breakpoint
+CREATE UNIQUE INDEX `people_email_unique` ON `people` (`email`);--> statement-breakpoint
+CREATE UNIQUE INDEX `people_username_unique` ON `people` (`username`);--> statement-breakpoint
+CREATE TABLE `photos` (
+	`id` text PRIMARY KEY NOT NULL,
+	`unit_id` text NOT NULL,
+	`hash` text NOT NULL,
+	`caption` text NOT NULL,
+	`at` integer NOT NULL,
+	`person_id` text NOT NULL,
+	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `photos_unit` ON `photos` (`unit_id`);--> statement-breakpoint
+CREATE TABLE `readings` (
+	`id` text PRIMARY KEY NOT NULL,
+	`gauging_id` text NOT NULL,
+	`seq` integer NOT NULL,
+	`x_mm` real NOT NULL,
+	`clock_deg` real NOT NULL,
+	`dia_mm` real NOT NULL,
+	FOREIGN KEY (`gauging_id`) REFERENCES `gaugings`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `readings_gauging` ON `readings` (`gauging_id`);--> statement-breakpoint
+CREATE TABLE `rig_runs` (
+	`id` text PRIMARY KEY NOT NULL,
+	`unit_id` text NOT NULL,
+	`rig` text NOT NULL,
+	`person_id` text NOT NULL,
+	`started_at` integer NOT NULL,
+	`ended_at` integer,
+	`state` text NOT NULL,
+	`target_bar` real NOT NULL,
+	`hold_s` real NOT NULL,
+	`because` text NOT NULL,
+	`outcome` text,
+	`samples` text NOT NULL,
+	`analysis` text,
+	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `rig_runs_unit` ON `rig_runs` (`unit_id`,`started_at`);--> statement-breakpoint
+CREATE TABLE `rule_sets` (
+	`id` text PRIMARY KEY NOT NULL,
+	`version` integer NOT NULL,
+	`at` integer NOT NULL,
+	`person_id` text NOT NULL,
+	`note` text NOT NULL,
+	`rules` text NOT NULL
+);
+--> statement-breakpoint
+CREATE UNIQUE INDEX `rule_sets_version_unique` ON `rule_sets` (`version`);--> statement-breakpoint
+CREATE TABLE `sessions` (
+	`id` text PRIMARY KEY NOT NULL,
+	`token` text NOT NULL,
+	`user_id` text NOT NULL,
+	`expires_at` integer NOT NULL,
+	`ip_address` text,
+	`user_agent` text,
+	`created_at` integer NOT NULL,
+	`updated_at` integer NOT NULL,
+	FOREIGN KEY (`user_id`) REFERENCES `people`(`id`) ON UPDATE no action ON DELETE cascade
+);
+--> statement-breakpoint
+CREATE UNIQUE INDEX `sessions_token_unique` ON `sessions` (`token`);--> statement-breakpoint
+CREATE INDEX `sessions_person` ON `sessions` (`user_id`);--> statement-breakpoint
+CREATE TABLE `signatures` (
+	`id` text PRIMARY KEY NOT NULL,
+	`unit_id` text NOT NULL,
+	`person_id` text NOT NULL,
+	`name` text NOT NULL,
+	`role` text NOT NULL,
+	`at` integer NOT NULL,
+	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `signatures_unit` ON `signatures` (`unit_id`);--> statement-breakpoint
+CREATE TABLE `steps` (
+	`id` text PRIMARY KEY NOT NULL,
+	`unit_id` text NOT NULL,
+	`station` text NOT NULL,
+	`at` integer NOT NULL,
+	`person_id` text NOT NULL,
+	`note` text NOT NULL,
+	`override` text,
+	`unmet` text NOT NULL,
+	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `steps_unit` ON `steps` (`unit_id`);--> statement-breakpoint
+CREATE TABLE `stock_moves` (
+	`id` text PRIMARY KEY NOT NULL,
+	`kit_id` text NOT NULL,
+	`unit_id` text,
+	`qty` integer NOT NULL,
+	`reason` text NOT NULL,
+	`at` integer NOT NULL,
+	`person_id` text NOT NULL,
+	FOREIGN KEY (`kit_id`) REFERENCES `kits`(`id`) ON UPDATE no action ON DELETE no action,
+	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `stock_moves_kit` ON `stock_moves` (`kit_id`);--> statement-breakpoint
+CREATE INDEX `stock_moves_unit` ON `stock_moves` (`unit_id`);--> statement-breakpoint
+CREATE TABLE `timers` (
+	`id` text PRIMARY KEY NOT NULL,
+	`unit_id` text NOT NULL,
+	`label` text NOT NULL,
+	`started_at` integer NOT NULL,
+	`ends_at` integer NOT NULL,
+	`person_id` text NOT NULL,
+	`done_at` integer,
+	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `timers_unit` ON `timers` (`unit_id`);--> statement-breakpoint
+CREATE INDEX `timers_open` ON `timers` (`done_at`,`ends_at`);--> statement-breakpoint
+CREATE TABLE `unit_events` (
+	`id` text PRIMARY KEY NOT NULL,
+	`unit_id` text NOT NULL,
+	`version` integer NOT NULL,
+	`at` integer NOT NULL,
+	`person_id` text NOT NULL,
+	`kind` text NOT NULL,
+	`note` text NOT NULL,
+	`payload` text NOT NULL,
+	`undone_by` text,
+	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action,
+	FOREIGN KEY (`person_id`) REFERENCES `people`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE UNIQUE INDEX `unit_events_order` ON `unit_events` (`unit_id`,`version`);--> statement-breakpoint
+CREATE TABLE `units` (
+	`id` text PRIMARY KEY NOT NULL,
+	`job_id` text NOT NULL,
+	`tag_no` integer NOT NULL,
+	`family` text NOT NULL,
+	`position` text NOT NULL,
+	`identity_marks` text NOT NULL,
+	`material` text NOT NULL,
+	`geometry` text NOT NULL,
+	`piston_dia_mm` real,
+	`due_at` integer NOT NULL,
+	`created_at` integer NOT NULL,
+	`version` integer NOT NULL,
+	`station` text NOT NULL,
+	`outcome` text,
+	`target_dia_mm` real,
+	`bore_changed_at` integer NOT NULL,
+	`exit` text,
+	`exit_at` integer,
+	FOREIGN KEY (`job_id`) REFERENCES `jobs`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE UNIQUE INDEX `units_tagNo_unique` ON `units` (`tag_no`);--> statement-breakpoint
+CREATE INDEX `units_rack` ON `units` (`exit`,`station`,`due_at`);--> statement-breakpoint
+CREATE INDEX `units_job` ON `units` (`job_id`);--> statement-breakpoint
+CREATE INDEX `units_exit_at` ON `units` (`exit_at`);--> statement-breakpoint
+CREATE TABLE `verdicts` (
+	`id` text PRIMARY KEY NOT NULL,
+	`unit_id` text NOT NULL,
+	`gauging_id` text,
+	`rule_set_id` text NOT NULL,
+	`at` integer NOT NULL,
+	`person_id` text NOT NULL,
+	`outcome` text NOT NULL,
+	`input` text NOT NULL,
+	`answer` text NOT NULL,
+	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action,
+	FOREIGN KEY (`gauging_id`) REFERENCES `gaugings`(`id`) ON UPDATE no action ON DELETE no action,
+	FOREIGN KEY (`rule_set_id`) REFERENCES `rule_sets`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `verdicts_unit` ON `verdicts` (`unit_id`,`at`);--> statement-breakpoint
+CREATE TABLE `verifications` (
+	`id` text PRIMARY KEY NOT NULL,
+	`identifier` text NOT NULL,
+	`value` text NOT NULL,
+	`expires_at` integer NOT NULL,
+	`created_at` integer,
+	`updated_at` integer
+);

@@ -1,0 +1,71 @@
+import { hashPassword, verifyPassword } from 'better-auth/crypto';
+import { asc, eq } from 'drizzle-orm';
+import { afterWrongPin, isLocked } from '@/core/people/lock-out';
+import type { Person } from '@/core/people/role';
+import { fail, ok, type Result } from '@/core/result';
+import { theAuth } from './auth';
+import type { Db, Reader } from './connection';
+import { accounts, people } from './tables';
+
+export type NewPerson = Person & { readonly pin: string };
+export type PinError = { readonly code: 'wrong-pin' } | { readonly code: 'locked'; readonly until: number };
+
+/** Adds a person with a hashed PIN. Called by the seed and, later, by the owner's page; never by a public route. */
+export async function addPerson(db: Db, p: NewPerson, at: number): Promise<void> {
+  const now = new Date(at);
+  const password = await hashPassword(p.pin);
+  await db.transaction(async (tx) => {
+    await tx.insert(people).values({
+      id: p.id,
+      name: p.name,
+      email: `${p.id}@people.invalid`,
+      emailVerified: true,
+      username: p.id,
+      displayUsername: p.name,
+      role: p.role,
+      bench: p.bench,
+      createdAt: now,
+      updatedAt: now,
+    });
+    await tx.insert(accounts).values({ id: `${p.id}-pin`, accountId: p.id, providerId: 'credential', userId: p.id, password, createdAt: now, updatedAt: now });
+  });
+}
+
+export const everyone = (db: Reader): Promise<readonly Person[]> =>
+  db.select({ id: people.id, name: people.name, role: people.role, bench: people.bench }).from(people).orderBy(asc(people.name));
+
+/**
+ * Is this the person's PIN? Every path that asks for one comes through here, so that the lock-out cannot be gone round.
+ * @returns the same answer for a person who does not exist and for a wrong PIN
+ */
+export async function checkPin(db: Db, personId: string, pin: string, now: number): Promise<Result<Person, PinError>> {
+  const [row] = await db.select().from(people).innerJoin(accounts, eq(accounts.userId, people.id)).where(eq(people.id, personId));
+  if (row === undefined || row.accounts.password === null) return fail({ code: 'wrong-pin' });
+  const { people: person, accounts: account } = row;
+  if (isLocked(person, now)) return fail({ code: 'locked', until: person.lockedUntil as number });
+  // The try is counted before the PIN is checked: many at once do not get more tries than one after another.
+  const counted = afterWrongPin(person, now);
+  await db.update(people).set(counted).where(eq(people.id, personId));
+  if (!(await verifyPassword({ hash: account.password as string, password: pin }))) return fail(counted.lockedUntil === null ? { code: 'wrong-pin' } : { code: 'locked', until: counted.lockedUntil });
+  await db.update(people).set({ failedPins: 0, lockedUntil: null }).where(eq(people.id, personId));
+  return ok({ id: person.id, name: person.name, role: person.role, bench: person.bench });
+}
+
+/** Signs a person in at this bench: checks the PIN and sets the session's cookie. */
+export async function signIn(db: Db, personId: string, pin: string, headers: Headers, now: number): Promise<Result<Person, PinError>> {
+  const checked = await checkPin(db, personId, pin, now);
+  if (checked.ok) await (await theAuth()).api.signInUsername({ body: { username: personId, password: pin }, headers });
+  return checked;
+}
+
+export const signOut = async (headers: Headers): Promise<void> => {
+  await (await theAuth()).api.signOut({ headers });
+};
+
+/** Who holds the session that these headers carry; undefined for nobody. */
+export async function whoIs(db: Reader, headers: Headers): Promise<Person | undefined> {
+  const session = await (await theAuth()).api.getSession({ headers });
+  if (session === null) return undefined;
+  const [person] = await db.select({ id: people.id, name: people.name, role: people.role, bench: people.bench }).from(people).where(eq(people.id, session.user.id));
+  return person;
+}

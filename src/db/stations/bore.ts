@@ -1,0 +1,61 @@
+import { desc } from 'drizzle-orm';
+import { type JudgeInput, judgeBore } from '@/core/bore/judge';
+import type { Reading } from '@/core/bore/reading';
+import { ok, type Result } from '@/core/result';
+import { judgeInputOf } from '@/core/unit/judge-input';
+import { currentGauging } from '@/core/unit/facts-of';
+import type { MarkRecord } from '@/core/unit/unit-record';
+import { type RuleSet, RuleSetRow } from '@/core/rules/rule-set-row';
+import type { School } from '@/core/bore/mark-verdict';
+import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
+import type { Db, Reader } from '../connection';
+import { drop, put } from '../event-payload';
+import { ruleSets } from '../tables';
+import { signOffEdits } from './sign-off';
+
+export type GaugingEntry = { readonly gaugingId: string; readonly readings: readonly Reading[]; readonly bodyTempC: number | null; readonly gaugeTempC: number | null };
+
+/** Saves a gauging and signs the station off. A verdict on earlier readings stands no more. */
+export const saveGauging = (db: Db, change: Change, g: GaugingEntry): Promise<Result<Changed, ChangeError>> =>
+  changeUnit(db, change, (record) => {
+    if (record.unit.exit !== null) return refused('It has left the shop.');
+    if (!record.steps.some((s) => s.station === 'clean')) return refused('First: Clean. Dirt reads as a smaller bore.');
+    const { gaugingId, readings, ...temps } = g;
+    return ok([
+      put('gaugings', { id: gaugingId, unitId: record.unit.id, at: change.at, personId: change.person.id, ...temps }),
+      ...readings.map((r, seq) => put('readings', { id: `${gaugingId}-${seq}`, gaugingId, seq, ...r })),
+      put('steps', { id: `${record.unit.id}-gauge`, unitId: record.unit.id, station: 'gauge', at: change.at, personId: change.person.id, note: '', override: null, unmet: [] }),
+      drop('steps', `${record.unit.id}-judge`),
+    ]);
+  });
+
+export type JudgementEntry = { readonly verdictId: string; readonly marks: readonly MarkRecord[]; readonly school: School | null; readonly wallMm: number | null };
+
+/** Saves the marks and the verdict on them, computed here from the record; signs Judge off when nothing is open. */
+export const saveJudgement = (db: Db, change: Change, j: JudgementEntry): Promise<Result<Changed, ChangeError>> =>
+  changeUnit(db, change, async (record, tx) => {
+    const gauging = currentGauging(record);
+    if (gauging === undefined) return refused('The bore has not been gauged as it is now.');
+    const rules = await rulesInForce(tx);
+    const input: JudgeInput | undefined = judgeInputOf(record, j);
+    if (input === undefined) return refused('The piston has not been measured: record its diameter at Strip.');
+    const answer = judgeBore(input, rules.rules);
+    const verdict = { id: j.verdictId, unitId: record.unit.id, gaugingId: gauging.id, ruleSetId: rules.id, at: change.at, personId: change.person.id, outcome: answer.outcome, input, answer };
+    const kept = new Set(j.marks.map((m) => m.id));
+    const edits = [
+      put('verdicts', verdict),
+      ...j.marks.map((m) => put('marks', { ...m, unitId: record.unit.id, depthUm: m.depthUm ?? null, depthUncertaintyUm: m.depthUncertaintyUm ?? null, widthUm: m.widthUm ?? null })),
+      ...record.marks.filter((m) => !kept.has(m.id)).map((m) => drop('marks', m.id)),
+      ...(['judge', 'hone', 'sleeve'] as const).map((s) => drop('steps', `${record.unit.id}-${s}`)),
+    ];
+    if (answer.outcome === 'undecided' || answer.outcome === 'scrap') return ok(edits);
+    const judged = { ...record, marks: j.marks, verdicts: [...record.verdicts, verdict], steps: record.steps.filter((s) => !['judge', 'hone', 'sleeve'].includes(s.station)) };
+    const done = signOffEdits(judged, change, { station: 'judge', note: '', override: null });
+    return done.ok ? ok([...edits.filter((e) => !('drop' in e && e.drop === `${record.unit.id}-judge`)), done.value]) : done;
+  });
+
+/** The shop's newest rule set. */
+export const rulesInForce = async (db: Reader): Promise<RuleSet> => {
+  const [row] = await db.select().from(ruleSets).orderBy(desc(ruleSets.version)).limit(1);
+  return RuleSetRow.parse(row);
+};

@@ -1,0 +1,39 @@
+import { asc, eq } from 'drizzle-orm';
+import { ok, type Result } from '@/core/result';
+import { DimsDoor } from '@/core/kit/kit-door';
+import type { StoredKit } from '@/core/kit/stored-kit';
+import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
+import type { Db, Reader } from '../connection';
+import { drop, put } from '../event-payload';
+import { onHand } from '../load-unit';
+import { kitItems, kits, stockMoves } from '../tables';
+
+/** The whole store: kits with their contents and what is on hand. */
+export async function kitStore(db: Reader): Promise<readonly StoredKit[]> {
+  const rows = await db.select().from(kits).orderBy(asc(kits.number));
+  const items = await db.select().from(kitItems).orderBy(asc(kitItems.seq));
+  const moves = await db.select({ kitId: stockMoves.kitId, qty: stockMoves.qty }).from(stockMoves);
+  return rows.map((kit) => ({
+    ...kit,
+    stock: moves.filter((m) => m.kitId === kit.id).reduce((sum, m) => sum + m.qty, 0),
+    items: items.filter((i) => i.kitId === kit.id).map(({ kind, name, qty, dims }) => ({ kind, name, qty, dims: DimsDoor.parse(dims) })),
+  }));
+}
+
+/** Sets one kit aside for a unit: it leaves the shelf in the same transaction, and never below zero. */
+export const setKitAside = (db: Db, change: Change, kitId: string): Promise<Result<Changed, ChangeError>> =>
+  changeUnit(db, change, async (record, tx) => {
+    const [kit] = await tx.select().from(kits).where(eq(kits.id, kitId));
+    if (kit === undefined) return refused('There is no such kit.');
+    if ((await onHand(tx, kitId)) < 1) return refused(`${kit.number} is gone: none on the shelf.`);
+    if (record.steps.some((s) => s.station === 'close-up')) return refused('The unit is closed up already.');
+    return ok([put('stockMoves', { id: change.eventId, kitId, unitId: record.unit.id, qty: -1, reason: 'set-aside', at: change.at, personId: change.person.id })]);
+  });
+
+/** Puts a kit that was set aside back on the shelf. */
+export const putKitBack = (db: Db, change: Change, moveId: string): Promise<Result<Changed, ChangeError>> =>
+  changeUnit(db, change, (record) => {
+    if (!record.setAside.some((s) => s.moveId === moveId)) return refused('That kit is not set aside for this unit.');
+    if (record.tray.some((p) => p.goesIn?.piece === 'new')) return refused('Parts of it are in the unit already.');
+    return ok([drop('stockMoves', moveId), drop('steps', `${record.unit.id}-kit`)]);
+  });
