@@ -19,7 +19,6 @@ export const EVENT_KINDS = {
   'photo-added': 'photo added',
   'wait-started': 'wait started',
   'wait-ended': 'wait ended',
-  measured: 'measured',
   undone: 'undone',
 } as const;
 export type EventKind = keyof typeof EVENT_KINDS;

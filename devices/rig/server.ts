@@ -1,0 +1,76 @@
+import { existsSync, readFileSync } from 'node:fs';
+import { createServer, type Socket } from 'node:net';
+import { createInterface } from 'node:readline';
+import { type Chamber, EMPTY, SOUND, step, type Truth } from './chamber';
+
+// The stand-in for a test rig: newline-delimited JSON over TCP, as docs/devices.md describes it.
+// EDDRIN_RIG_PORT, EDDRIN_RIG_SPEED (rig seconds a second), EDDRIN_RIG_TRUTH (file of unit tags and their true states).
+
+const PORT = Number(process.env.EDDRIN_RIG_PORT ?? 7411);
+const SPEED = Number(process.env.EDDRIN_RIG_SPEED ?? 1);
+const SAMPLE_S = 0.1;
+const NOISE_BAR = 0.02;
+const FILL_S = 9;
+
+type Command = { cmd?: string; unit?: string; targetBar?: number; how?: string };
+type Mode = { readonly kind: 'idle' } | { readonly kind: 'fill'; readonly targetBar: number; readonly mlPerS: number } | { readonly kind: 'hold' } | { readonly kind: 'down' };
+
+const truthOf = (tag: string): Truth => {
+  const file = process.env.EDDRIN_RIG_TRUTH;
+  const known = file !== undefined && existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as Record<string, Truth>) : {};
+  return known[tag] ?? SOUND;
+};
+
+const serve = (socket: Socket): void => {
+  let [truth, chamber, mode, t]: [Truth, Chamber, Mode, number] = [SOUND, EMPTY, { kind: 'idle' }, 0];
+  let trouble: string | undefined;
+  const send = (message: unknown): void => void socket.write(`${JSON.stringify(message)}\n`);
+  send({ hello: 'rig', name: 'Stand-in rig', speed: SPEED });
+
+  const sample = (): void => {
+    if (mode.kind === 'idle' || trouble === 'freeze') return;
+    t += SAMPLE_S;
+    if (mode.kind === 'fill') {
+      chamber = step(chamber, truth, SAMPLE_S, mode.mlPerS);
+      if (chamber.pBar >= mode.targetBar) {
+        mode = { kind: 'hold' };
+        send({ event: 'holding' });
+      }
+    } else if (mode.kind === 'hold') chamber = step(chamber, truth, SAMPLE_S, 0);
+    else chamber = { ...chamber, pBar: chamber.pBar * 0.6, mlIn: chamber.mlIn * 0.6 };
+    const p = Math.max(0, chamber.pBar + NOISE_BAR * normal());
+    send(trouble === 'rubbish' ? { t, p: 'overload', ml: null } : { t: round(t, 10), p: round(p, 1000), ml: round(chamber.mlIn, 1e5), c: round(21.4 + 0.02 * normal(), 100) });
+    if (mode.kind === 'down' && chamber.pBar < 0.2) {
+      mode = { kind: 'idle' };
+      send({ event: 'down' });
+    }
+  };
+  const clock = setInterval(sample, (1000 * SAMPLE_S) / SPEED);
+
+  const obey = (c: Command): void => {
+    if (c.cmd === 'begin') [truth, chamber, mode, t, trouble] = [truthOf(c.unit ?? ''), EMPTY, { kind: 'idle' }, 0, undefined];
+    else if (c.cmd === 'pressurise' && typeof c.targetBar === 'number') mode = { kind: 'fill', targetBar: c.targetBar, mlPerS: (truth.complianceMlPerBar * c.targetBar + truth.airMl) / FILL_S };
+    else if (c.cmd === 'release') mode = { kind: 'down' };
+    else if (c.cmd === 'misbehave') {
+      trouble = c.how;
+      if (trouble === 'drop') socket.destroy();
+    } else send({ error: `unknown command: ${JSON.stringify(c)}` });
+  };
+  createInterface({ input: socket }).on('line', (line) => {
+    try {
+      obey(JSON.parse(line) as Command);
+    } catch {
+      send({ error: 'not a line of JSON' });
+    }
+  });
+  socket.on('close', () => clearInterval(clock));
+  socket.on('error', () => clearInterval(clock));
+};
+
+const round = (value: number, perUnit: number): number => Math.round(value * perUnit) / perUnit;
+
+/** Box and Muller's normal deviate. */
+const normal = (): number => Math.sqrt(-2 * Math.log(1 - Math.random())) * Math.cos(2 * Math.PI * Math.random());
+
+createServer(serve).listen(PORT, '127.0.0.1', () => console.log(`stand-in rig on 127.0.0.1:${PORT}, ${SPEED}× time`));
+for (const signal of ['SIGTERM', 'SIGINT'] as const) process.on(signal, () => process.exit(0));

@@ -1,0 +1,14 @@
+import type { Metadata } from 'next';
+import { theDb } from '@/db/connection';
+import { onTheRack } from '@/db/rack';
+import { openWaits } from '@/db/stations/waits';
+import { Rack } from '@/ui/rack/rack';
+import { unitsOf } from '../_server/preferences';
+
+export const metadata: Metadata = { title: 'Rack' };
+
+export default async function RackPage() {
+  const db = await theDb();
+  const [trays, waits, units] = await Promise.all([onTheRack(db), openWaits(db), unitsOf()]);
+  return <Rack trays={trays} waits={waits} units={units} now={Date.now()} />;
+}

@@ -1,0 +1,18 @@
+import { createHash, timingSafeEqual } from 'node:crypto';
+import { headers } from 'next/headers';
+import type { Problem } from '@/core/wire/problems';
+import { currentPerson } from './who';
+
+/** A refusal in the problem+json form. */
+export const problem = (status: number, title: string, errors: readonly Problem[] = []): Response =>
+  Response.json({ type: 'about:blank', title, status, errors }, { status, headers: { 'content-type': 'application/problem+json' } });
+
+/** May this request compute? A session does, and so does the token that `EDDRIN_API_TOKEN` sets. */
+export async function mayCompute(): Promise<boolean> {
+  const given = /^Bearer (.+)$/i.exec((await headers()).get('authorization') ?? '')?.[1];
+  const token = process.env.EDDRIN_API_TOKEN;
+  if (given !== undefined) return token !== undefined && token !== '' && timingSafeEqual(digest(given), digest(token));
+  return (await currentPerson()) !== undefined;
+}
+
+const digest = (text: string): Buffer => createHash('sha256').update(text).digest();

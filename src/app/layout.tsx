@@ -1,0 +1,25 @@
+import type { Metadata, Viewport } from 'next';
+import { cookies, headers } from 'next/headers';
+import type { ReactNode } from 'react';
+import './globals.css';
+
+export const metadata: Metadata = { title: { default: 'Eddrin', template: '%s · Eddrin' }, description: 'From the counter to release: hydraulic cylinders, reconditioned.' };
+export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
+
+/** Follows the system's theme until the person switches; runs before the first paint. */
+const FOLLOW_SYSTEM = `if(!document.documentElement.dataset.theme&&matchMedia('(prefers-color-scheme: dark)').matches)document.documentElement.dataset.theme='bench'`;
+
+export default async function RootLayout({ children }: { readonly children: ReactNode }) {
+  const theme = (await cookies()).get('theme')?.value;
+  const nonce = (await headers()).get('x-nonce') ?? undefined;
+  return (
+    <html lang="en" data-theme={theme === 'light' || theme === 'bench' ? theme : undefined} suppressHydrationWarning>
+      <head>
+        <script nonce={nonce} suppressHydrationWarning>
+          {FOLLOW_SYSTEM}
+        </script>
+      </head>
+      <body>{children}</body>
+    </html>
+  );
+}

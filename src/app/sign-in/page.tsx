@@ -1,0 +1,15 @@
+import type { Metadata } from 'next';
+import { redirect } from 'next/navigation';
+import { theDb } from '@/db/connection';
+import { demoPins } from '@/db/demo-pins';
+import { everyone } from '@/db/people';
+import { SignIn } from '@/ui/shell/sign-in';
+import { currentPerson } from '../_server/who';
+import { signInAction } from '../actions';
+
+export const metadata: Metadata = { title: 'Sign in' };
+
+export default async function SignInPage() {
+  if ((await currentPerson()) !== undefined) redirect('/');
+  return <SignIn people={await everyone(await theDb())} pins={demoPins()} signIn={signInAction} />;
+}

@@ -1,0 +1,29 @@
+const MINUTE_MS = 60_000;
+const DAY_MS = 24 * 60 * MINUTE_MS;
+
+/** A span as a bench says it: `0:42`, `3 h 10`, `2 d 4 h`. Minutes are rounded up. */
+export const saySpan = (ms: number): string => {
+  const minutes = Math.ceil(Math.abs(ms) / MINUTE_MS);
+  if (minutes < 60) return `0:${String(minutes).padStart(2, '0')}`;
+  const hours = Math.floor(minutes / 60);
+  if (hours < 24) return `${hours} h ${String(minutes % 60).padStart(2, '0')}`;
+  return `${Math.floor(hours / 24)} d ${hours % 24} h`;
+};
+
+/** Until when, from now: `for 0:02 more`. */
+export const sayUntil = (until: number, now: number): string => `for ${saySpan(until - now)} more`;
+
+/** When, as people say it: `today 15:40`, `Thu 9:00` within a week, else `12 Nov 9:00`. In the machine's time zone. */
+export const sayWhen = (at: number, now: number): string => {
+  const date = new Date(at);
+  const clock = `${date.getHours()}:${String(date.getMinutes()).padStart(2, '0')}`;
+  const days = Math.round((startOfDay(at) - startOfDay(now)) / DAY_MS);
+  if (days === 0) return `today ${clock}`;
+  if (days > 0 && days < 7) return `${date.toLocaleDateString('en-GB', { weekday: 'short' })} ${clock}`;
+  return `${date.toLocaleDateString('en-GB', { day: 'numeric', month: 'short', ...(Math.abs(days) > 300 ? { year: 'numeric' as const } : {}) })} ${clock}`;
+};
+
+/** The full date, for hovering. */
+export const sayFullDate = (at: number): string => new Date(at).toLocaleString('en-GB', { dateStyle: 'full', timeStyle: 'short' });
+
+const startOfDay = (at: number): number => new Date(at).setHours(0, 0, 0, 0);

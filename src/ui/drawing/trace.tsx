@@ -1,0 +1,83 @@
+import { scaleLinear } from 'd3-scale';
+import { pressureIn } from '@/core/quantity/say';
+import type { Units } from '@/core/quantity/units';
+import type { RigSample, RunAnalysis } from '@/core/prove/run-analysis';
+
+const [WIDTH, HEIGHT, LEFT, BOTTOM] = [830, 270, 60, 30];
+
+/** Pressure against time: while filling the whole run, then the hold with its fit, and the fall that the limit would allow. */
+export function Trace({ samples, analysis, holdS, units }: { readonly samples: readonly RigSample[]; readonly analysis: RunAnalysis | null; readonly holdS: number; readonly units: Units }) {
+  const hold = samples.filter((s) => s.phase === 'hold');
+  const shown = hold.length > 5 ? hold : samples.filter((s) => s.phase === 'fill');
+  const t0 = shown[0]?.t ?? 0;
+  const ps = shown.map((s) => s.p);
+  const [low, high] = [Math.min(...ps, Infinity), Math.max(...ps, 0)];
+  const pad = Math.max(0.15, (high - low) * 0.1);
+  const x = scaleLinear([0, hold.length > 5 ? holdS : 12], [LEFT, WIDTH - 14]);
+  const y = scaleLinear([Number.isFinite(low) ? low - pad : 0, high + pad], [HEIGHT - BOTTOM, 14]);
+  const line = (points: readonly (readonly [number, number])[]): string => `M${points.map(([t, p]) => `${x(t).toFixed(1)} ${y(p).toFixed(1)}`).join('L')}`;
+  const times = Array.from({ length: 61 }, (_, i) => (holdS * i) / 60);
+  const fit = analysis?.fit;
+  const settle = (t: number): number => (fit?.tauS == null ? 0 : fit.aBar * (1 - Math.exp(-t / fit.tauS)));
+  const limitRate = analysis === null ? 0 : analysis.limitMlPerMin / analysis.complianceMlPerBar / 60;
+  return (
+    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="h-auto w-full border border-line bg-sheet" role="img" aria-label={`Pressure trace, ${samples.length} samples`}>
+      <clipPath id="trace-box">
+        <rect x={LEFT} y="6" width={WIDTH - LEFT} height={HEIGHT - BOTTOM - 6} />
+      </clipPath>
+      {y.ticks(5).map((p) => (
+        <g key={p}>
+          <path d={`M${LEFT} ${y(p)}H${WIDTH - 14}`} stroke="var(--hair)" />
+          <text x={LEFT - 8} y={y(p) + 4} textAnchor="end" fontSize="12" fill="var(--ink2)">
+            {pressureIn(p, units).toFixed(units.pressure === 'bar' ? 1 : 0)}
+          </text>
+        </g>
+      ))}
+      {x.ticks(6).map((t) => (
+        <text key={t} x={x(t)} y={HEIGHT - 10} textAnchor="middle" fontSize="12" fill="var(--ink2)">
+          {t} s
+        </text>
+      ))}
+      <g clipPath="url(#trace-box)" fill="none">
+        {shown.length > 1 && <path d={line(shown.map((s) => [s.t - t0, s.p]))} stroke="var(--ink)" />}
+        {fit !== undefined && hold.length > 5 && (
+          <>
+            <path d={line(times.map((t) => [t, fit.p0Bar - settle(t) - fit.rBarPerS * t]))} stroke="var(--act)" strokeWidth="2" />
+            <path d={line(times.map((t) => [t, fit.p0Bar - settle(t) - limitRate * t]))} stroke="var(--red)" strokeDasharray="2 4" />
+          </>
+        )}
+      </g>
+      {fit !== undefined && hold.length > 5 && (
+        <text x={WIDTH - 18} y="18" textAnchor="end" fontSize="12" fill="var(--ink2)">
+          blue: fit · red dots: what the limit would lose
+        </text>
+      )}
+    </svg>
+  );
+}
+
+/** What the fit leaves over, so that a bad fit is seen. */
+export function Residuals({ samples, analysis, holdS }: { readonly samples: readonly RigSample[]; readonly analysis: RunAnalysis; readonly holdS: number }) {
+  const hold = samples.filter((s) => s.phase === 'hold');
+  const t0 = hold[0]?.t ?? 0;
+  const { fit } = analysis;
+  const left = hold.map((s) => {
+    const t = s.t - t0;
+    return [t, s.p - (fit.p0Bar - (fit.tauS === null ? 0 : fit.aBar * (1 - Math.exp(-t / fit.tauS))) - fit.rBarPerS * t)] as const;
+  });
+  const reach = Math.max(0.01, ...left.map(([, e]) => Math.abs(e)));
+  return (
+    <svg viewBox={`0 0 ${WIDTH} 60`} className="h-auto w-full" role="img" aria-label={`Left over by the fit, within ${reach.toFixed(2)} bar`}>
+      <text x="0" y="26" fontSize="12" fill="var(--ink2)">
+        left over
+      </text>
+      <text x="0" y="42" fontSize="12" fill="var(--ink2)">
+        ±{reach.toFixed(2)} bar
+      </text>
+      <path d={`M${LEFT + 8} 30H${WIDTH - 14}`} stroke="var(--line)" />
+      {left.filter((_, i) => i % 3 === 0).map(([t, e], i) => (
+        <circle key={i} cx={LEFT + 8 + (t / holdS) * (WIDTH - LEFT - 22)} cy={30 - (e / reach) * 26} r="1.4" fill="var(--ink)" />
+      ))}
+    </svg>
+  );
+}

@@ -1,0 +1,75 @@
+import { Document, Page, Text, View } from '@react-pdf/renderer';
+import { sayFullDate } from '@/core/quantity/say-time';
+import type { BoreFigures, Statement } from '@/core/release/statement';
+import { printable, QrCode, second, styles } from './pdf-kit';
+
+type Certificate = { readonly number: number; readonly statement: Statement; readonly hash: string; readonly previousHash: string; readonly supersedes: number | null };
+
+/** The certificate: what was done and proved, what was not, who signed. Everything on it comes from the hashed statement. */
+export const certificatePdf = (c: Certificate, origin: string) => {
+  const s = c.statement;
+  return (
+    <Document title={`Certificate ${c.number}, ${s.tag}`}>
+      <Page size="A4" style={styles.page}>
+        <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
+          <View style={{ width: '72%' }}>
+            <Text style={{ fontSize: 20, fontWeight: 700, lineHeight: 1.2 }}>Certificate {c.number}</Text>
+            {c.supersedes !== null && <Text style={{ color: second }}>Takes the place of certificate {c.supersedes}.</Text>}
+            <Text style={{ fontSize: 12, fontWeight: 700, marginTop: 6 }}>{printable(`${s.tag}   ${s.unit}`)}</Text>
+            <Text>{printable(`${s.machine} · ${s.customer}`)}</Text>
+            <Text style={{ color: second }}>{printable([s.complaint, s.identityMarks].filter(Boolean).join(' · '))}</Text>
+            <Text>{sayFullDate(s.at)}</Text>
+          </View>
+          <QrCode text={`${origin}/units/${s.tag}/release`} size={86} />
+        </View>
+        <Text style={styles.head}>THE BORE</Text>
+        <Row name="Nominal, material" value={`${s.bore.nominal}, ${s.bore.material}`} />
+        <Row name="Before" value={figures(s.bore.before)} />
+        <Row name="As released" value={figures(s.bore.after)} />
+        <Row name="Limit; piston" value={`${mm(s.bore.limitDiaMm)}; ${mm(s.bore.pistonDiaMm)}`} />
+        <Lines lines={s.bore.verdict} />
+        <Text style={styles.head}>FITTED</Text>
+        <Text>{printable(s.fitted.join(' · '))}</Text>
+        <Text style={{ color: second }}>{printable(s.kits.length === 0 ? 'No kit.' : `From ${s.kits.join(', ')}`)}</Text>
+        <Text style={styles.head}>PROVED</Text>
+        <Lines lines={s.proved.length === 0 ? ['Nothing.'] : s.proved} />
+        <Text style={styles.head}>NOT PROVED</Text>
+        <Lines lines={s.notProved} />
+        {s.overrides.length > 0 && (
+          <View>
+            <Text style={styles.head}>CONDITIONS PASSED OVER</Text>
+            <Lines lines={s.overrides} />
+          </View>
+        )}
+        <Text style={styles.head}>CAUTIONS FOR FITTING</Text>
+        <Lines lines={s.cautions} />
+        <Text style={styles.head}>SIGNED</Text>
+        {s.signatures.map((x) => (
+          <Row key={x.name} name={`${x.name}, ${x.role}`} value={sayFullDate(x.at)} />
+        ))}
+        <View style={{ marginTop: 14, fontSize: 7, color: second }}>
+          <Text>This certificate {c.hash}</Text>
+          <Text>The one before {c.previousHash === '' ? 'none' : c.previousHash}</Text>
+        </View>
+      </Page>
+    </Document>
+  );
+};
+
+const Row = ({ name, value }: { readonly name: string; readonly value: string }) => (
+  <View style={styles.row}>
+    <Text>{printable(name)}</Text>
+    <Text>{printable(value)}</Text>
+  </View>
+);
+
+const Lines = ({ lines }: { readonly lines: readonly string[] }) => (
+  <View>
+    {lines.map((line) => (
+      <Text key={line}>{printable(line)}</Text>
+    ))}
+  </View>
+);
+
+const mm = (value: number | null): string => (value === null ? 'not measured' : `${value.toFixed(3)} mm`);
+const figures = (f: BoreFigures | null): string => (f === null ? 'not gauged' : `${f.minMm.toFixed(3)} to ${f.maxMm.toFixed(3)} mm at ${f.stations} depths, ± ${f.uncertaintyMm.toFixed(3)}`);

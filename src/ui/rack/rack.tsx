@@ -1,0 +1,87 @@
+import Link from 'next/link';
+import { BENCH_HOURS, SHELVES, type Station } from '@/core/route/station';
+import type { BoreOutcome } from '@/core/bore/judge';
+import { FAMILIES } from '@/core/family/family';
+import { sayDia } from '@/core/quantity/say';
+import { sayFullDate, saySpan, sayWhen } from '@/core/quantity/say-time';
+import type { Units } from '@/core/quantity/units';
+import type { TrayTag } from '@/core/unit/tray-tag';
+import { tagOf } from '@/core/unit/unit-record';
+import { Silhouette } from '../drawing/silhouette';
+import { Tag } from '../drawing/tag';
+import { OUTCOME_WORDS, VerdictSign } from '../drawing/verdict-sign';
+
+export type RackWait = { readonly unitId: string; readonly label: string; readonly endsAt: number };
+
+/** All units in the shop: shelves down the page in the route's order, trays across by due date. */
+export function Rack({ trays, waits, units, now }: { readonly trays: readonly TrayTag[]; readonly waits: readonly RackWait[]; readonly units: Units; readonly now: number }) {
+  const late = trays.filter((t) => t.dueAt < now).length;
+  const waiting = new Set(waits.filter((w) => w.endsAt > now).map((w) => w.unitId)).size;
+  return (
+    <div>
+      <div className="flex flex-wrap items-center gap-x-6 gap-y-2 px-4 py-2.5">
+        <h1 className="text-[17px] font-bold">{trays.length} units on the rack</h1>
+        <span className="text-ink2">{hours(trays)} of bench work</span>
+        {late > 0 && <span className="font-bold text-red">{late} late</span>}
+        {waiting > 0 && <span className="text-amber">{waiting} waiting</span>}
+        <Link href="/book-in" className="btn ml-auto min-h-9" title="Book in (b)">
+          Book in <span className="font-normal opacity-80">B</span>
+        </Link>
+      </div>
+      {trays.length === 0 && <p className="px-4 py-8 text-ink2">The rack holds every unit in the shop, from the counter to release. Book one in to start.</p>}
+      {SHELVES.map((shelf) => {
+        const on = trays.filter((t) => shelf.stations.includes(t.station as Station));
+        return (
+          <section key={shelf.label} aria-label={shelf.label} className="flex min-h-[78px] border-b-4 border-shelf pt-1.5 max-md:flex-col">
+            <div className="w-36 shrink-0 px-4 pt-1">
+              <h2>{shelf.label}</h2>
+              <p className="text-[13px] text-ink2">
+                {on.length} · {hours(on)}
+              </p>
+            </div>
+            <ul className="flex min-w-0 flex-1 items-end gap-2 overflow-x-auto px-1 pt-0.5 pr-4">
+              {on.map((t) => (
+                <TrayCard key={t.id} tray={t} wait={waits.find((w) => w.unitId === t.id)} units={units} now={now} />
+              ))}
+            </ul>
+          </section>
+        );
+      })}
+    </div>
+  );
+}
+
+const hours = (trays: readonly TrayTag[]): string => `${trays.reduce((sum, t) => sum + BENCH_HOURS[t.station as Station], 0).toFixed(1)} h`;
+
+function TrayCard({ tray, wait, units, now }: { readonly tray: TrayTag; readonly wait: RackWait | undefined; readonly units: Units; readonly now: number }) {
+  const late = tray.dueAt < now;
+  return (
+    <li className="shrink-0">
+      <Link data-tray href={`/units/${tagOf(tray)}`} className="block w-[204px] border border-b-0 border-[#8a9693] bg-plate px-[5px] focus-visible:border-act">
+        <div className="h-[68px] border-x border-[#8a9693] bg-sheet px-2 pt-1">
+          <div className="flex items-center justify-between gap-1">
+            <Tag text={tagOf(tray)} />
+            <span className={`text-[13px] whitespace-nowrap ${late ? 'font-bold text-red' : ''}`} title={sayFullDate(tray.dueAt)}>
+              {late ? `late ${saySpan(now - tray.dueAt)}` : sayWhen(tray.dueAt, now)}
+            </span>
+          </div>
+          <div className="truncate text-[13px]" title={`${tray.machine}, ${tray.customer}`}>
+            {tray.machine}
+          </div>
+          <div className="flex h-5 items-center gap-2 text-[13px]">
+            <Silhouette family={tray.family} label={FAMILIES[tray.family].label} />
+            {tray.outcome !== null && <VerdictSign outcome={tray.outcome as BoreOutcome} size={15} title={OUTCOME_WORDS[tray.outcome as BoreOutcome]} />}
+            <TrayNote tray={tray} wait={wait} units={units} now={now} />
+          </div>
+        </div>
+      </Link>
+    </li>
+  );
+}
+
+function TrayNote({ tray, wait, units, now }: { readonly tray: TrayTag; readonly wait: RackWait | undefined; readonly units: Units; readonly now: number }) {
+  if (wait !== undefined) return <span className="truncate text-amber">{wait.endsAt > now ? `${wait.label} ${saySpan(wait.endsAt - now)}` : `${wait.label} done`}</span>;
+  if (tray.station === 'hone' && tray.targetDiaMm !== null) return <span className="truncate text-ink2">to {sayDia(tray.targetDiaMm, units)}</span>;
+  if (tray.station === 'strip') return <span className="truncate text-ink2">{tray.complaint}</span>;
+  return <span className="truncate text-ink2">{tray.station === 'sleeve' ? 'sleeve' : tray.position}</span>;
+}

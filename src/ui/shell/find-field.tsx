@@ -1,0 +1,24 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useRef } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+
+/** Finds a unit by tag, machine, customer or casting mark. `/` goes to it. */
+export function FindField() {
+  const router = useRouter();
+  const input = useRef<HTMLInputElement>(null);
+  useHotkeys('slash', () => input.current?.focus(), { preventDefault: true });
+  return (
+    <search className="w-72 max-w-full">
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          router.push(`/find?q=${encodeURIComponent(input.current?.value ?? '')}`);
+        }}
+      >
+        <input ref={input} name="q" aria-label="Find a unit" title="Find (/)" placeholder="Find a tag, machine, customer  /" className="min-h-9 w-full border border-[#48565a] bg-[#20292c] px-2.5 text-on-bar placeholder:text-on-bar2" />
+      </form>
+    </search>
+  );
+}

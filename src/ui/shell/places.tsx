@@ -1,0 +1,29 @@
+'use client';
+
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+
+const PLACES = [
+  { href: '/', text: 'Rack', under: ['/units', '/book-in'] },
+  { href: '/kits', text: 'Kit store', under: [] },
+  { href: '/rig', text: 'Rig', under: [] },
+  { href: '/book', text: 'Book', under: [] },
+  { href: '/rules', text: 'Rules', under: [] },
+] as const;
+
+/** The places of the shop, as words; the one we are at is underlined. */
+export function Places() {
+  const path = usePathname();
+  return (
+    <nav aria-label="Places" className="flex gap-4">
+      {PLACES.map(({ href, text, under }) => {
+        const here = path === href || under.some((u) => path.startsWith(u));
+        return (
+          <Link key={href} href={href} aria-current={here ? 'page' : undefined} className={`flex min-h-11 items-center border-b-2 pt-0.5 ${here ? 'border-[#ead9ab] font-bold' : 'border-transparent text-on-bar2'}`}>
+            {text}
+          </Link>
+        );
+      })}
+    </nav>
+  );
+}

@@ -1,0 +1,52 @@
+'use client';
+
+import { useActionState, useRef, useState } from 'react';
+import type { Person } from '@/core/people/role';
+
+/** Who is at this bench? A name, then a PIN. */
+export function SignIn({ people, pins, signIn }: {
+  readonly people: readonly Person[];
+  /** The demo shows its own; a shop shows none. */
+  readonly pins: Readonly<Record<string, string>>;
+  readonly signIn: (input: unknown) => Promise<{ readonly error: string }>;
+}) {
+  const [who, setWho] = useState<string>();
+  const pin = useRef<HTMLInputElement>(null);
+  const [state, submit, pending] = useActionState(async (_: { error: string }, form: FormData) => signIn({ personId: form.get('personId'), pin: form.get('pin') }), { error: '' });
+  const demo = Object.keys(pins).length > 0;
+  return (
+    <main className="mx-auto max-w-3xl px-4 py-12">
+      <h1 className="mb-1 text-2xl font-bold tracking-[0.14em]">EDDRIN</h1>
+      <p className="mb-6 text-ink2">Who is at this bench?</p>
+      <form action={submit} className="grid gap-6 md:grid-cols-[1fr_16rem]">
+        <fieldset>
+          <legend className="sr-only">Your name</legend>
+          <div className="border border-line bg-sheet">
+            {people.map((p) => (
+              <label key={p.id} className="flex min-h-12 cursor-pointer items-center gap-3 border-b border-hair px-3 last:border-b-0 has-checked:bg-tint2">
+                <input type="radio" name="personId" value={p.id} required checked={who === p.id} onChange={() => { setWho(p.id); pin.current?.focus(); }} className="size-4 accent-act" />
+                <span className="font-bold">{p.name}</span>
+                <span className="text-ink2">{p.role}</span>
+                {demo && <span className="ml-auto text-ink2">PIN {pins[p.id]}</span>}
+              </label>
+            ))}
+          </div>
+          {people.length === 0 && <p className="border border-line bg-sheet p-3">Nobody works here yet. Start with the demo: npm run demo.</p>}
+          {demo && <p className="mt-2 text-[13px] text-ink2">This is the demo shop: its people and PINs are shown here and nowhere else.</p>}
+        </fieldset>
+        <div>
+          <label htmlFor="pin" className="label">
+            PIN
+          </label>
+          <input ref={pin} id="pin" name="pin" type="password" inputMode="numeric" autoComplete="off" required className="field text-xl" />
+          <button type="submit" disabled={pending} className="btn mt-3 w-full">
+            {pending ? 'Signing in' : 'Sign in'}
+          </button>
+          <p role="alert" className="mt-3 text-red">
+            {state.error}
+          </p>
+        </div>
+      </form>
+    </main>
+  );
+}

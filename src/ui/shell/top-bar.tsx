@@ -1,0 +1,35 @@
+import Link from 'next/link';
+import type { Person } from '@/core/people/role';
+import type { Units } from '@/core/quantity/units';
+import { FindField } from './find-field';
+import { Keys } from './keys';
+import { NextWait, type Wait } from './next-wait';
+import { Places } from './places';
+import { Preferences } from './preferences';
+
+/** The slim bar on top of every page: the shop's mark, places, find, the next wait to end, who is at this bench. */
+export function TopBar({ person, units, waits, signOut }: { readonly person: Person; readonly units: Units; readonly waits: readonly Wait[]; readonly signOut: () => Promise<void> }) {
+  return (
+    <header className="top-bar flex min-h-11 flex-wrap items-center gap-x-5 gap-y-1 bg-bar px-4 text-on-bar">
+      <Link href="/" className="font-bold tracking-[0.14em]">
+        EDDRIN
+      </Link>
+      <Places />
+      <FindField />
+      <div className="ml-auto flex flex-wrap items-center gap-x-4">
+        <NextWait waits={waits} />
+        <Preferences units={units} />
+        <span>
+          {person.bench === null ? '' : `${person.bench} · `}
+          {person.name}
+        </span>
+        <form action={signOut}>
+          <button type="submit" className="min-h-11 text-on-bar2 underline-offset-4 hover:underline">
+            Sign out
+          </button>
+        </form>
+      </div>
+      <Keys />
+    </header>
+  );
+}

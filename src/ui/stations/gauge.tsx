@@ -1,0 +1,224 @@
+'use client';
+
+import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
+import { uuidv7 } from 'uuidv7';
+import { gaugeBore } from '@/core/bore/gauge';
+import type { Material } from '@/core/bore/material';
+import type { Reading } from '@/core/bore/reading';
+import type { Shape } from '@/core/bore/shape';
+import { GRID_CLOCKS } from '@/core/bore/suggest-grid';
+import { parseLength, parseTemperature } from '@/core/quantity/parse';
+import { sayDia, sayLength, sayTemperature } from '@/core/quantity/say';
+import type { Units } from '@/core/quantity/units';
+import type { Rules } from '@/core/rules/rule-set';
+import { Profile } from '../drawing/profile';
+import { SaveNote } from '../save/save-note';
+import { useDraft } from '../save/use-draft';
+import { useSave } from '../save/use-save';
+import { StationFrame } from '../unit/station-frame';
+import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+
+type Draft = { readonly depths: readonly string[]; readonly cells: Readonly<Record<string, string>>; readonly bodyTemp: string; readonly gaugeTemp: string };
+
+const SHAPE_WORDS: { readonly [S in Shape]: string } = {
+  unknown: 'one depth only',
+  cylindrical: 'cylindrical',
+  barrel: 'barrel',
+  waist: 'waist',
+  'bell-mouth': 'bell mouth',
+  irregular: 'irregular',
+  taper: 'taper',
+};
+
+/** The gauge grid: depths down, clock across. An instrument that types a number and Enter fills it; the form of the bore is computed with every reading. */
+export function Gauge({ target, depths, material, lengthMm, nominalMm, units, rules, save: saveAction, open, ledger }: {
+  readonly target: UnitTarget;
+  /** Suggested depths, mm. */
+  readonly depths: readonly number[];
+  readonly material: Material;
+  readonly lengthMm: number;
+  readonly nominalMm: number;
+  readonly units: Units;
+  readonly rules: Rules;
+  readonly save: SaveAction;
+  readonly open: boolean;
+  readonly ledger: ReactNode;
+}) {
+  const [draft, setDraft, dropDraft] = useDraft<Draft>(`gauge-${target.unitId}`, { depths: depths.map((d) => sayLength(d, units)), cells: {}, bodyTemp: '', gaugeTemp: '' });
+  const { save, saving, acceptTheirs } = useSave(saveAction, target);
+  const grid = useRef<HTMLTableElement>(null);
+  const saveButton = useRef<HTMLButtonElement>(null);
+  const read = useMemo(() => readGrid(draft, units), [draft, units]);
+  const form = useMemo(
+    () => (read.readings.length === 0 ? undefined : gaugeBore({ readings: read.readings, material, bodyTempC: read.bodyTempC, gaugeTempC: read.gaugeTempC }, rules)),
+    [read, material, rules],
+  );
+  const suspects = new Set(form?.suspects.map((s) => read.keys[s.index]));
+  const first = open ? '0-0' : '';
+  useEffect(() => {
+    if (first !== '') grid.current?.querySelector<HTMLInputElement>(`[data-cell="${first}"]`)?.focus();
+  }, [first]);
+
+  const advance = (row: number, column: number): void => {
+    const next = column + 1 < GRID_CLOCKS.length ? `${row}-${column + 1}` : `${row + 1}-0`;
+    const cell = grid.current?.querySelector<HTMLInputElement>(`[data-cell="${next}"]`);
+    if (cell) cell.focus();
+    else saveButton.current?.focus();
+  };
+  const submit = async (): Promise<void> => {
+    const result = await save({ gaugingId: uuidv7(), readings: read.readings, bodyTempC: read.bodyTempC, gaugeTempC: read.gaugeTempC });
+    if (result.ok) dropDraft();
+  };
+
+  return (
+    <StationFrame
+      title={`GAUGE · ${read.readings.length} readings`}
+      note="Clock as seen from the open end. Enter goes on."
+      ledger={ledger}
+      aside={
+        <section className="mb-4">
+          <h2 className="head mb-2">THE BORE SO FAR</h2>
+          {form === undefined ? (
+            <p className="text-ink2">The form shows with the first reading.</p>
+          ) : (
+            <dl className="grid grid-cols-[1fr_auto] gap-y-1">
+              <Figure name="widest" value={sayDia(form.maxMm, units)} unit={units.length} />
+              <Figure name="narrowest" value={sayDia(form.minMm, units)} unit={units.length} />
+              <Figure name="ovality, most" value={form.ovalityMaxMm === null ? '–' : sayDia(form.ovalityMaxMm, units)} unit={units.length} />
+              <Figure name="taper" value={sayDia(form.taperMm, units)} unit={units.length} />
+              <Figure name="shape" value={`${SHAPE_WORDS[form.shape]}${form.taperToward === null ? '' : `, wider to the ${form.taperToward} end`}`} unit="" />
+              <Figure name="gauge, ±" value={sayDia(form.expandedUncertaintyMm, units)} unit={units.length} />
+              <Figure name="like" value={form.nominalCandidates.map((c) => c.label).join(', ') || 'no usual size'} unit="" />
+            </dl>
+          )}
+          {suspects.size > 0 && <p className="mt-2 text-amber">{suspects.size === 1 ? 'One reading does' : `${suspects.size} readings do`} not belong with the rest: gauge again where it is ringed.</p>}
+          {read.faults.map((f) => (
+            <p key={f} className="mt-1 text-red">
+              {f}
+            </p>
+          ))}
+          <div className="mt-4 grid gap-2">
+            <button ref={saveButton} type="button" className="btn w-fit" disabled={!open || read.readings.length === 0 || read.faults.length > 0 || saving.kind === 'saving'} onClick={() => void submit()}>
+              {saving.kind === 'saving' ? 'Saving' : 'Save gauging'}
+            </button>
+            <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+          </div>
+        </section>
+      }
+    >
+      <table ref={grid} className="w-full border-collapse bg-sheet">
+        <thead>
+          <tr>
+            <th scope="col" className="th">
+              Depth, {units.length}
+            </th>
+            {GRID_CLOCKS.map((c) => (
+              <th key={c} scope="col" className="th">
+                {c}°
+              </th>
+            ))}
+            <th scope="col" className="th text-right">
+              Mean
+            </th>
+            <th scope="col" className="th text-right">
+              Ovality
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {draft.depths.map((depth, row) => {
+            const station = form?.stations.find((s) => Math.abs(s.xMm - (read.depthsMm[row] ?? NaN)) < 0.3);
+            return (
+              <tr key={row}>
+                <td className="cell">
+                  <input className="field w-20" aria-label={`Depth ${row + 1}`} disabled={!open} value={depth} onChange={(e) => setDraft({ ...draft, depths: draft.depths.map((d, i) => (i === row ? e.target.value : d)) })} />
+                </td>
+                {GRID_CLOCKS.map((clock, column) => {
+                  const key = `${row}-${column}`;
+                  return (
+                    <td key={key} className="cell">
+                      <input
+                        data-cell={key}
+                        className={`field tabular-nums ${suspects.has(key) ? 'outline-2 -outline-offset-2 outline-amber' : ''}`}
+                        aria-label={`${depth} ${units.length} at ${clock}°${suspects.has(key) ? ', gauge again' : ''}`}
+                        title={suspects.has(key) ? 'Gauge again' : undefined}
+                        inputMode="decimal"
+                        disabled={!open}
+                        value={draft.cells[key] ?? ''}
+                        onChange={(e) => setDraft({ ...draft, cells: { ...draft.cells, [key]: e.target.value } })}
+                        onKeyDown={(e) => {
+                          if (e.key !== 'Enter') return;
+                          e.preventDefault();
+                          advance(row, column);
+                        }}
+                      />
+                    </td>
+                  );
+                })}
+                <td className="cell text-right">{station === undefined ? '' : sayDia(station.meanMm, units)}</td>
+                <td className="cell text-right text-ink2">{station?.ovalityMm == null ? '' : `${station.method === 'two-point' ? '≥ ' : ''}${sayDia(station.ovalityMm, units)}`}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      {open && (
+        <div className="mt-2 flex flex-wrap items-end gap-3">
+          <button type="button" className="btn-quiet" onClick={() => setDraft({ ...draft, depths: [...draft.depths, ''] })}>
+            Add a depth
+          </button>
+          <TempField label="Body" value={draft.bodyTemp} units={units} onChange={(bodyTemp) => setDraft({ ...draft, bodyTemp })} />
+          <TempField label="Gauge" value={draft.gaugeTemp} units={units} onChange={(gaugeTemp) => setDraft({ ...draft, gaugeTemp })} />
+          <p className="pb-2 text-[13px] text-ink2">{read.bodyTempC === null ? 'Read as it is; give the body’s temperature to bring it to 20 °C.' : `Brought to ${sayTemperature(20, units)}.`}</p>
+        </div>
+      )}
+      {form !== undefined && <Profile form={form} lengthMm={lengthMm} nominalMm={nominalMm} units={units} />}
+    </StationFrame>
+  );
+}
+
+const Figure = ({ name, value, unit }: { readonly name: string; readonly value: string; readonly unit: string }) => (
+  <>
+    <dt>{name}</dt>
+    <dd className="text-right font-bold">
+      {value} <span className="text-[12px] font-normal text-ink2">{unit}</span>
+    </dd>
+  </>
+);
+
+const TempField = ({ label, value, units, onChange }: { readonly label: string; readonly value: string; readonly units: Units; readonly onChange: (text: string) => void }) => (
+  <label className="text-[13px] text-ink2">
+    {label}, °{units.temperature}
+    <input className="field w-20 text-ink" inputMode="decimal" value={value} onChange={(e) => onChange(e.target.value)} />
+  </label>
+);
+
+type GridRead = { readonly readings: readonly Reading[]; readonly keys: readonly string[]; readonly depthsMm: readonly (number | undefined)[]; readonly bodyTempC: number | null; readonly gaugeTempC: number | null; readonly faults: readonly string[] };
+
+/** What has been typed, in mm; every cell that cannot be read is told. */
+const readGrid = (draft: Draft, units: Units): GridRead => {
+  const faults: string[] = [];
+  const length = (text: string, where: string): number | undefined => {
+    if (text.trim() === '') return undefined;
+    const read = parseLength(text, units.length);
+    if (!read.ok) faults.push(`${where}: “${text}” is not a length.`);
+    return read.ok ? read.value : undefined;
+  };
+  const temperature = (text: string, where: string): number | null => {
+    if (text.trim() === '') return null;
+    const read = parseTemperature(text, units.temperature);
+    if (!read.ok) faults.push(`${where}: “${text}” is not a temperature.`);
+    return read.ok ? read.value : null;
+  };
+  const depthsMm = draft.depths.map((d, i) => length(d, `Depth ${i + 1}`));
+  const found = depthsMm.flatMap((xMm, row) =>
+    GRID_CLOCKS.flatMap((clockDeg, column) => {
+      const key = `${row}-${column}`;
+      const diaMm = length(draft.cells[key] ?? '', `${draft.depths[row]} at ${clockDeg}°`);
+      if (diaMm === undefined) return [];
+      if (xMm === undefined) faults.push(`Row ${row + 1} has readings but no depth.`);
+      return xMm === undefined ? [] : [{ key, reading: { xMm, clockDeg, diaMm } }];
+    }),
+  );
+  return { readings: found.map((f) => f.reading), keys: found.map((f) => f.key), depthsMm, bodyTempC: temperature(draft.bodyTemp, 'Body'), gaugeTempC: temperature(draft.gaugeTemp, 'Gauge'), faults: [...new Set(faults)] };
+};

@@ -1,0 +1,122 @@
+'use client';
+
+import type { Faces } from '@/core/close-up/stack-check';
+import { PART_KINDS } from '@/core/family/part-kind';
+import type { Units } from '@/core/quantity/units';
+import { MEASURES } from '@/core/strip/measures';
+import { CONDITIONS, type Condition, usualFate } from '@/core/strip/tray';
+import type { TrayPart } from '@/core/strip/tray-door';
+import { Lip, LIP_WORDS } from '../drawing/lip';
+import { LengthField } from '../field/quantity-field';
+import { SaveNote } from '../save/save-note';
+import { useSave } from '../save/use-save';
+import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+
+export const FATE_WORDS: { readonly [F in NonNullable<TrayPart['fate']>]: string } = { refitted: 'goes back', replaced: 'new one', binned: 'bin, not replaced' };
+
+type News = Partial<Pick<TrayPart, 'found' | 'condition' | 'faces' | 'dims' | 'fate' | 'note'>>;
+
+/** The tray as it came out: one row a part from the open end. Choosing a condition says that it was there and proposes its fate. */
+export function Strip({ target, tray, units, recordPart, open }: { readonly target: UnitTarget; readonly tray: readonly TrayPart[]; readonly units: Units; readonly recordPart: SaveAction; readonly open: boolean }) {
+  const { save, saving, acceptTheirs } = useSave(recordPart, target);
+  const tell = (part: TrayPart, news: News): void => void save({ partId: part.id, news });
+  return (
+    <div>
+      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <div className="overflow-x-auto">
+        <table className="w-full border-collapse bg-sheet">
+          <thead>
+            <tr>
+              {['', 'Part', 'As it came out', 'Lip', `Measured, ${units.length}`, 'What becomes of it', 'Note'].map((h) => (
+                <th key={h} scope="col" className="th">
+                  {h}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {tray.map((part, i) => (
+              <tr key={part.id} id={`part-${part.slotId}`} className={`target:bg-tint2 ${part.found === null ? '' : 'bg-plate'}`}>
+                <td className="cell text-ink2">{i + 1}</td>
+                <th scope="row" className="cell font-bold" title={PART_KINDS[part.kind].look}>
+                  {part.name}
+                  {part.qty > 1 ? ` × ${part.qty}` : ''}
+                </th>
+                <td className="cell">
+                  <CameOut part={part} open={open} tell={tell} />
+                </td>
+                <td className="cell">{part.kind === 'cup' && <LipPick label={`Lip of the ${part.name}`} value={part.faces} disabled={!open} onPick={(faces) => tell(part, { faces })} />}</td>
+                <td className="cell">
+                  <span className="flex gap-1">
+                    {part.found !== 'absent' &&
+                      (MEASURES[part.kind] ?? []).map(({ dim, label, fine }) => (
+                        <LengthField
+                          key={`${dim}-${String(part.dims[dim])}`}
+                          label={`${part.name}, ${label}`}
+                          hideLabel
+                          className="w-20"
+                          fine={fine}
+                          units={units}
+                          mm={typeof part.dims[dim] === 'number' ? part.dims[dim] : null}
+                          onSay={(mm) => tell(part, { dims: { ...part.dims, [dim]: mm } })}
+                        />
+                      ))}
+                  </span>
+                </td>
+                <td className="cell">
+                  <select className="field w-32" aria-label={`Fate of the ${part.name}`} disabled={!open || part.found !== 'present'} value={part.fate ?? ''} onChange={(e) => tell(part, { fate: e.target.value as NonNullable<TrayPart['fate']> })}>
+                    <option value="" disabled>
+                      {part.found === 'absent' ? '–' : 'choose'}
+                    </option>
+                    {Object.entries(FATE_WORDS).filter(([fate]) => fate !== 'refitted' || PART_KINDS[part.kind].policy !== 'never').map(([fate, text]) => (
+                      <option key={fate} value={fate}>
+                        {text}
+                      </option>
+                    ))}
+                  </select>
+                </td>
+                <td className="cell">
+                  <input className="field min-w-24" aria-label={`Note on the ${part.name}`} disabled={!open} defaultValue={part.note} onBlur={(e) => e.target.value !== part.note && tell(part, { note: e.target.value })} />
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </div>
+  );
+}
+
+function CameOut({ part, open, tell }: { readonly part: TrayPart; readonly open: boolean; readonly tell: (part: TrayPart, news: News) => void }) {
+  const value = part.found === 'absent' ? 'absent' : (part.condition ?? '');
+  const choose = (chosen: string): void => {
+    if (chosen === 'absent') return tell(part, { found: 'absent', condition: null, fate: null });
+    const condition = chosen as Condition;
+    tell(part, { found: 'present', condition, fate: part.fate ?? usualFate(part.kind, condition) });
+  };
+  return (
+    <select className={`field w-28 ${value === '' ? 'border-act' : ''}`} aria-label={`Condition of the ${part.name}`} disabled={!open} value={value} onChange={(e) => choose(e.target.value)}>
+      <option value="" disabled>
+        look at it
+      </option>
+      {CONDITIONS.map((c) => (
+        <option key={c}>{c}</option>
+      ))}
+      <option value="absent">was absent</option>
+    </select>
+  );
+}
+
+/** Two drawn lips to choose from, open end of the unit to the left. */
+export function LipPick({ label, value, disabled, onPick }: { readonly label: string; readonly value: Faces | null; readonly disabled: boolean; readonly onPick: (faces: Faces) => void }) {
+  return (
+    <span className="inline-flex" role="radiogroup" aria-label={label}>
+      {(['blind', 'open'] as const).map((faces) => (
+        // biome-ignore lint/a11y/useSemanticElements: a drawn toggle
+        <button key={faces} type="button" role="radio" aria-checked={value === faces} aria-label={LIP_WORDS[faces]} title={LIP_WORDS[faces]} disabled={disabled} onClick={() => onPick(faces)} className={`-ml-px flex min-h-11 w-9 items-center justify-center border first:ml-0 ${value === faces ? 'relative border-act bg-tint2' : 'border-line bg-sheet'}`}>
+          <Lip faces={faces} size={20} />
+        </button>
+      ))}
+    </span>
+  );
+}

@@ -1,0 +1,27 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useEffect, useState } from 'react';
+import type { LiveRun } from '@/core/prove/live-run';
+
+/** Follows the rig's run over server-sent events; undefined while the rig is idle. The page is refreshed once a run has ended. */
+export function useLiveRun(): LiveRun | undefined {
+  const router = useRouter();
+  const [run, setRun] = useState<LiveRun>();
+  useEffect(() => {
+    const source = new EventSource('/api/v1/rig/stream');
+    source.onmessage = (e) => {
+      const news = JSON.parse(e.data as string) as LiveRun;
+      setRun((old) => (old?.runId === news.runId ? { ...news, samples: joined(old.samples, news.samples) } : news));
+      if (news.state === 'finished' || news.state === 'aborted' || news.state === 'broken') setTimeout(() => router.refresh(), 300);
+    };
+    return () => source.close();
+  }, [router]);
+  return run;
+}
+
+/** The stream starts over after a lost line: what is sent again takes the place of what was there. */
+const joined = (old: LiveRun['samples'], news: LiveRun['samples']): LiveRun['samples'] => {
+  const from = news[0]?.t;
+  return from === undefined ? old : [...old.filter((s) => s.t < from), ...news];
+};

@@ -1,0 +1,64 @@
+import { TriangleAlert } from 'lucide-react';
+import { EVENT_KINDS } from '@/core/unit/event-kind';
+import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
+import { may, type Person } from '@/core/people/role';
+import { CAUTIONS } from '@/core/route/cautions';
+import { STATION_WORDS, type Station } from '@/core/route/station';
+import type { UnitRecord } from '@/core/unit/unit-record';
+import { LeadBox } from './lead-box';
+import { PhotoBox } from './photo-box';
+import type { SaveAction } from './unit-actions';
+import { UndoButton } from './undo-button';
+import { WaitBox } from './wait-box';
+
+export type HistoryEntry = { readonly id: string; readonly at: number; readonly by: string; readonly kind: keyof typeof EVENT_KINDS; readonly note: string; readonly undone: boolean };
+export type LedgerActions = { readonly startWait: SaveAction; readonly endWait: SaveAction; readonly addPhoto: (form: FormData) => Promise<{ readonly ok: boolean }>; readonly undo: SaveAction; readonly reopen: SaveAction; readonly leave: SaveAction };
+
+/** Beside every station: cautions, waits, photos, what a lead may do, and the unit's history. */
+export function Ledger({ record, station, person, history, undoable, actions, now }: {
+  readonly record: UnitRecord;
+  readonly station: Station;
+  readonly person: Person;
+  readonly history: readonly HistoryEntry[];
+  readonly undoable: HistoryEntry['kind'] | undefined;
+  readonly actions: LedgerActions;
+  readonly now: number;
+}) {
+  const target = { unitId: record.unit.id, version: record.unit.version };
+  const inShop = record.unit.exit === null;
+  return (
+    <div className="grid gap-4">
+      {(CAUTIONS[station] ?? []).map((text) => (
+        <p key={text} className="flex gap-3 border-t border-hair pt-3">
+          <TriangleAlert size={20} className={`mt-0.5 shrink-0 ${station === 'prove' ? 'text-red' : 'text-amber'}`} aria-label="Caution" />
+          {text}
+        </p>
+      ))}
+      {record.steps.filter((s) => s.station === station && (s.note !== '' || s.override !== null)).map((s) => (
+        <p key={s.id} className="border-l-4 border-line pl-3 text-ink2">
+          {s.override === null ? s.note : `Overridden: ${s.unmet.join(' ')} Reason: ${s.override}`}
+        </p>
+      ))}
+      <WaitBox target={target} timers={record.timers} startWait={actions.startWait} endWait={actions.endWait} open={inShop && may(person.role, 'bench')} />
+      <PhotoBox unitId={record.unit.id} photos={record.photos} addPhoto={actions.addPhoto} open={inShop} />
+      <section>
+        <h2 className="head mb-1">History</h2>
+        {inShop && undoable !== undefined && <UndoButton target={target} what={EVENT_KINDS[undoable]} undo={actions.undo} />}
+        <ol className="max-h-64 overflow-y-auto">
+          {history.map((h) => (
+            <li key={h.id} className={`flex justify-between gap-3 border-b border-hair py-1 text-[13px] ${h.undone ? 'line-through' : ''}`}>
+              <span>
+                {EVENT_KINDS[h.kind]}
+                <span className="text-ink2">{h.note === '' ? '' : `: ${STATION_WORDS[h.note as Station] ?? h.note}`}</span>
+              </span>
+              <span className="shrink-0 text-ink2" title={sayFullDate(h.at)}>
+                {h.by} · {sayWhen(h.at, now)}
+              </span>
+            </li>
+          ))}
+        </ol>
+      </section>
+      {may(person.role, 'reopen') && <LeadBox target={target} done={record.steps.map((s) => s.station)} inShop={inShop} reopen={actions.reopen} leave={actions.leave} />}
+    </div>
+  );
+}
