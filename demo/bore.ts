@@ -1,0 +1,49 @@
+import type { Mark } from '@/core/bore/mark';
+import type { Reading } from '@/core/bore/reading';
+import { GRID_CLOCKS, suggestDepths } from '@/core/bore/suggest-grid';
+import type { Geometry } from '@/core/family/geometry';
+import type { Random } from './random';
+import type { BoreStory } from './scenario';
+
+/** Readings of a worn but honest bore: a little oval, a little wider at the mouth, with a gauge's noise. @param addMm what honing took */
+export const demoReadings = (g: Geometry, random: Random, addMm = 0): readonly Reading[] =>
+  suggestDepths(g.seals, g.lengthMm).flatMap((xMm) =>
+    GRID_CLOCKS.map((clockDeg) => {
+      const oval = 0.003 * Math.cos((2 * (clockDeg - 80) * Math.PI) / 180);
+      const mouth = addMm > 0 ? 0 : 0.004 * Math.exp(-xMm / 12);
+      return { xMm, clockDeg, diaMm: Math.round((g.nominalMm + 0.012 + addMm + oval + mouth + random.normal(0.0012)) * 1000) / 1000 };
+    }),
+  );
+
+type DemoMark = Omit<Mark, 'id'> & { readonly note: string };
+
+/** Marks that go with a bore's story, laid out from its own seals. */
+export const demoMarks = (story: BoreStory, g: Geometry): readonly DemoMark[] => {
+  const seal = g.seals.find((s) => s.role === 'pressure') ?? g.seals[0];
+  const rest = seal?.restXMm ?? g.lengthMm / 2;
+  const mark = (kind: Mark['kind'], x0Mm: number, lengthMm: number, clock: readonly [number, number], more: Partial<DemoMark> = {}): DemoMark => ({
+    kind,
+    x0Mm: Math.round(x0Mm * 10) / 10,
+    x1Mm: Math.round((x0Mm + lengthMm) * 10) / 10,
+    clock0Deg: clock[0],
+    clock1Deg: clock[1],
+    cleaned: true,
+    note: '',
+    ...more,
+  });
+  const mouth = mark('corrosion', 1.4, 2.4, [150, 215], { depthUm: 60, depthUncertaintyUm: 10, note: 'group at the mouth' });
+  switch (story) {
+    case 'sound':
+      return [mark('stain', rest + 6, 4, [330, 25])];
+    case 'shallow':
+      return [mouth, mark('score', rest + 4, 8, [299, 303], { depthUm: 3, depthUncertaintyUm: 1, widthUm: 60 })];
+    case 'pitted':
+      return [mark('pit', rest - 0.3, 0.6, [168, 176], { depthUm: 14, depthUncertaintyUm: 3, note: 'where water stood' }), mouth, mark('score', rest + 4, 8, [299, 303], { depthUm: 4, depthUncertaintyUm: 1, widthUm: 60 })];
+    case 'deep':
+      return [mark('pit', rest + 3, 1.8, [172, 190], { depthUm: 85, depthUncertaintyUm: 10 }), mouth];
+    case 'cracked':
+      return [mark('crack', g.lengthMm - 14, 9, [170, 178], { note: 'through to the outlet' })];
+    case 'dirty':
+      return [mark('deposit', rest - 1, 5, [120, 230], { cleaned: false })];
+  }
+};

@@ -1,0 +1,93 @@
+import type { Material } from '@/core/bore/material';
+import type { WorkedFamily } from '@/core/family/family';
+import type { Station } from '@/core/route/station';
+import type { Complaint } from '@/core/unit/complaint';
+
+/** What the bore of a demo unit is really like, and so what its judgement comes to. */
+export type BoreStory = 'sound' | 'shallow' | 'pitted' | 'deep' | 'cracked' | 'dirty';
+
+/** One unit of the made-up shop: what came in, how far it has got, and when. `due` and `in` are hours from now. */
+export type Story = {
+  readonly customer: string;
+  readonly phone: string;
+  readonly machine: string;
+  readonly position: string;
+  readonly family: WorkedFamily;
+  readonly sixteenths: number;
+  readonly material: Material;
+  readonly complaints: readonly Complaint[];
+  readonly words: string;
+  readonly marks: string;
+  readonly bore: BoreStory;
+  readonly at: Station | 'released' | 'scrapped';
+  readonly inH: number;
+  readonly dueH: number;
+  readonly wait?: readonly [label: string, minutes: number];
+  readonly leaks?: boolean;
+};
+
+const CUSTOMERS: readonly (readonly [string, string])[] = [
+  ['Skerrin Harbour Authority', '555 0101'],
+  ['Aldwater Orchards', '555 0114'],
+  ['Norrvik Ice Hall', '555 0127'],
+  ['Pendle Quarry', '555 0133'],
+  ['Skerrin Tramway Works', '555 0140'],
+  ['Fallowfield Stables', '555 0152'],
+  ['Volunteer Fire Brigade, Outer Skerrin', '555 0163'],
+  ['Lowmoor Airfield', '555 0178'],
+];
+const MACHINES: readonly (readonly [number, string])[] = [
+  [7, 'Airport tug, Corvane T9'],
+  [1, 'Orchard tractor, Hallam-Brook 40'],
+  [2, 'Ice resurfacer, Glasmark Duo'],
+  [3, 'Quarry dumper, Brakkel 6'],
+  [4, 'Tram works car 12'],
+  [5, 'Horsebox, Ostley twin-axle'],
+  [6, 'Fire tender, Verrick 3'],
+  [0, 'Straddle truck, Odelund S4'],
+];
+type Row = readonly [machine: number, family: WorkedFamily, sixteenths: number, material: Material, complaints: readonly Complaint[], bore: BoreStory, at: Story['at'], inH: number, dueH: number, more?: Partial<Story>];
+
+const ROWS: readonly Row[] = [
+  // On the rack, from the counter to release.
+  [1, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'sound', 'strip', 3, 76, { position: 'rear left' }],
+  [1, 'wheel-double', 14, 'cast-iron', ['pulls'], 'sound', 'strip', 3, 76, { position: 'rear right' }],
+  [2, 'master-single', 12, 'alloy', ['releases-itself'], 'sound', 'strip', 6, 128, { position: 'parking brake' }],
+  [3, 'master-single', 13, 'cast-iron', ['drags'], 'dirty', 'strip', 26, 7, { position: 'service brake', wait: ['penetrant soak', 42], words: 'stuck since spring' }],
+  [6, 'master-tandem', 14, 'cast-iron', ['sinks-slowly'], 'pitted', 'strip', 22, 48, { position: 'service brake' }],
+  [7, 'wheel-double', 15, 'cast-iron', ['wet-boot'], 'sound', 'clean', 30, 29, { position: 'front left' }],
+  [0, 'master-tandem', 15, 'cast-iron', ['to-the-floor'], 'deep', 'clean', 27, 10, { position: 'service brake' }],
+  [6, 'master-single', 14, 'alloy', ['falls-no-leak'], 'shallow', 'clean', 25, 31, { position: 'clutch', wait: ['ultrasonic bath', 12] }],
+  [7, 'master-tandem', 14, 'cast-iron', ['sinks-slowly'], 'pitted', 'judge', 47, 56, { position: 'service brake', words: 'worse when it is warm', marks: 'DN 22, paint green' }],
+  [1, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'deep', 'judge', 52, -1.2, { position: 'front right' }],
+  [1, 'wheel-double', 14, 'cast-iron', ['seized'], 'dirty', 'gauge', 50, 5, { position: 'front left' }],
+  [2, 'master-single', 13, 'alloy-anodised', ['spongy'], 'sound', 'gauge', 49, 33, { position: 'service brake' }],
+  [6, 'master-tandem', 14, 'cast-iron', ['to-the-floor'], 'pitted', 'hone', 73, 6, { position: 'service brake' }],
+  [5, 'master-single', 13, 'cast-iron', ['sinks-slowly'], 'deep', 'sleeve', 120, 80, { position: 'overrun brake', wait: ['away for sleeving', 2880] }],
+  [4, 'wheel-double', 14, 'cast-iron', ['pulls'], 'shallow', 'hone', 71, 27, { position: 'axle 2 left' }],
+  [4, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'sound', 'kit', 74, 7, { position: 'axle 2 right' }],
+  [0, 'master-tandem', 15, 'cast-iron', ['hard'], 'sound', 'kit', 70, 31, { position: 'service brake', wait: ['parts on order', 1900] }],
+  [7, 'master-tandem', 14, 'cast-iron', ['black-fluid'], 'pitted', 'close-up', 98, 4, { position: 'service brake', words: 'pedal sank', marks: 'DN 22' }],
+  [3, 'master-single', 13, 'cast-iron', ['does-not-return'], 'sound', 'close-up', 96, 29, { position: 'service brake' }],
+  [6, 'master-tandem', 14, 'cast-iron', ['spongy'], 'sound', 'set', 99, 52, { position: 'service brake', wait: ['thread locker', 25] }],
+  [2, 'master-tandem', 14, 'cast-iron', ['sinks-slowly'], 'pitted', 'prove', 122, 3, { position: 'service brake' }],
+  [1, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'sound', 'prove', 121, 6, { position: 'rear left' }],
+  [3, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'shallow', 'prove', 124, 26, { position: 'rear right', leaks: true }],
+  [1, 'wheel-double', 14, 'cast-iron', ['pulls'], 'sound', 'release', 146, 5, { position: 'rear right' }],
+  [5, 'master-single', 13, 'cast-iron', ['sinks-slowly'], 'shallow', 'release', 145, 9, { position: 'overrun brake' }],
+  // In the book.
+  [7, 'master-tandem', 14, 'cast-iron', ['sinks-slowly'], 'pitted', 'released', 260, -150, { position: 'service brake' }],
+  [1, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'sound', 'released', 300, -190, { position: 'front left' }],
+  [1, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'shallow', 'released', 300, -190, { position: 'front right' }],
+  [4, 'master-single', 13, 'cast-iron', ['drags'], 'sound', 'released', 410, -300, { position: 'hand brake' }],
+  [6, 'master-tandem', 15, 'cast-iron', ['to-the-floor'], 'pitted', 'released', 520, -400, { position: 'service brake' }],
+  [0, 'master-single', 14, 'cast-iron', ['spongy'], 'sound', 'released', 640, -510, { position: 'parking brake' }],
+  [3, 'wheel-double', 14, 'cast-iron', ['seized'], 'shallow', 'released', 760, -640, { position: 'rear left' }],
+  [5, 'master-single', 13, 'cast-iron', ['to-the-floor'], 'cracked', 'scrapped', 700, -600, { position: 'overrun brake', words: 'frozen in winter' }],
+];
+
+export const STORIES: readonly Story[] = ROWS.map(([machine, family, sixteenths, material, complaints, bore, at, inH, dueH, more]) => {
+  const [customer, name] = MACHINES[machine] as readonly [number, string];
+  const [who, phone] = CUSTOMERS[customer] as readonly [string, string];
+  return { customer: who, phone, machine: name, position: '', family, sixteenths, material, complaints, words: '', marks: '', bore, at, inH, dueH, ...more };
+});

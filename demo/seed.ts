@@ -1,0 +1,96 @@
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { STATIONS } from '@/core/route/station';
+import { STANDARD_RULES } from '@/core/rules/rule-set';
+import { tagOf } from '@/core/unit/unit-record';
+import { dataFolder, type Db, migrateDb, openDb } from '@/db/connection';
+import { addPerson } from '@/db/people';
+import { bookIn } from '@/db/stations/book-in';
+import { addPhoto } from '@/db/stations/photos';
+import { startWait } from '@/db/stations/waits';
+import { insertKit, insertRuleSet } from '@/db/shop-setup';
+import { SOUND, type Truth } from '../devices/rig/chamber';
+import { KITS } from './kits';
+import { PEOPLE } from './people';
+import { drawPhoto } from './photo';
+import { type Random, seeded } from './random';
+import { STORIES, type Story } from './scenario';
+import { Work } from './work';
+
+const HOUR_MS = 3_600_000;
+const LEAKS: Truth = { ...SOUND, leakMlPerMinAt80: 0.19 };
+
+/** Makes up the whole demo shop in an empty database. The same seed gives the same shop, relative to now. */
+export async function seedDemo(db: Db, now: number, stories: readonly Story[] = STORIES): Promise<Readonly<Record<string, Truth>>> {
+  const random = seeded(412);
+  for (const person of PEOPLE) await addPerson(db, person, now - 400 * 24 * HOUR_MS);
+  await insertRuleSet(db, { version: 1, at: now - 400 * 24 * HOUR_MS, personId: 'maren-oreland', note: 'The standard rules, as the shop started with them.', rules: STANDARD_RULES });
+  for (const kit of KITS) await insertKit(db, kit, now - 60 * 24 * HOUR_MS, 'ida-brandvik');
+  const truths: Record<string, Truth> = {};
+  // Booked in as time went: the oldest first, so that tags count up.
+  const byAge = [...stories].sort((a, b) => b.inH - a.inH);
+  for (const [i, story] of byAge.entries()) {
+    const tag = await live(db, story, i, now, random);
+    if (story.leaks === true) truths[tag] = LEAKS;
+  }
+  return truths;
+}
+
+const live = async (db: Db, story: Story, index: number, now: number, random: Random): Promise<string> => {
+  const [joss, pell, maren, ida] = PEOPLE as readonly [(typeof PEOPLE)[0], (typeof PEOPLE)[0], (typeof PEOPLE)[0], (typeof PEOPLE)[0]];
+  const bench = index % 2 === 0 ? joss : pell;
+  const unitId = `demo-${String(index + 1).padStart(3, '0')}`;
+  const at = now - story.inH * HOUR_MS;
+  const due = Math.round((now + story.dueH * HOUR_MS) / 1_800_000) * 1_800_000;
+  const booked = await bookIn(db, ida, at, {
+    unitId,
+    customer: story.customer,
+    phone: story.phone,
+    machine: story.machine,
+    family: story.family,
+    position: story.position,
+    nominalMm: (story.sixteenths * 25.4) / 16,
+    material: story.material,
+    complaints: story.complaints,
+    complaintText: story.words,
+    identityMarks: story.marks,
+    promisedAt: due,
+  });
+  const work = new Work(db, unitId, at, random, { bench, lead: maren });
+  if (index % 3 !== 1) await addPhoto(db, work.next('photo-added', 'as it came', ida), { caption: 'as it came', bytes: await drawPhoto('body', random), partId: null });
+  await run(work, story, db, random);
+  if (story.wait !== undefined) {
+    const [label, minutes] = story.wait;
+    await startWait(db, { ...work.next('wait-started', label), at: now - 120_000 }, label, minutes + 2);
+  }
+  return tagOf(booked);
+};
+
+/** Works a unit along its route until it stands where its story says. */
+const run = async (work: Work, story: Story, db: Db, random: Random): Promise<void> => {
+  const order: readonly string[] = [...STATIONS, 'released'];
+  const past = (station: string): boolean => (story.at === 'scrapped' ? ['strip', 'clean', 'gauge', 'judge'].includes(station) : order.indexOf(story.at) > order.indexOf(station));
+  if (past('strip')) await work.strip();
+  if (past('clean')) await work.clean();
+  if (past('clean')) await addPhoto(db, work.next('photo-added', 'bore, cleaned'), { caption: 'bore, cleaned', bytes: await drawPhoto('bore', random), partId: null });
+  if (past('gauge')) await work.gauge();
+  if (past('judge')) await work.judge(story.bore);
+  if (story.at === 'scrapped') return work.scrap();
+  if (past('hone')) await work.hone(story.bore);
+  if (past('kit')) await work.kit();
+  if (past('close-up')) await work.closeUp();
+  else if (story.at === 'close-up') await work.closeUp(story.family === 'master-tandem' ? 8 : 6);
+  if (past('set')) await work.set();
+  if (past('prove') || story.leaks === true) await work.prove(story.leaks === true ? LEAKS : { ...SOUND, leakMlPerMinAt80: 0.004 + random.next() * 0.012 });
+  if (story.at === 'release') await work.sign();
+  if (story.at === 'released') await work.release();
+};
+
+if (process.argv[1]?.endsWith('seed.ts')) {
+  const db = await openDb();
+  await migrateDb(db);
+  const truths = await seedDemo(db, Date.now());
+  writeFileSync(join(dataFolder(), 'rig-truth.json'), JSON.stringify(truths));
+  // Written last: it marks the demo as whole.
+  writeFileSync(join(dataFolder(), 'demo-pins.json'), JSON.stringify(Object.fromEntries(PEOPLE.map((p) => [p.id, p.pin]))));
+}

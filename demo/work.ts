@@ -1,0 +1,187 @@
+import { FAMILIES, slotFacing } from '@/core/family/family';
+import { analyseRun, type RigSample } from '@/core/prove/run-analysis';
+import type { Person } from '@/core/people/role';
+import type { Result } from '@/core/result';
+import { STANDARD_RULES } from '@/core/rules/rule-set';
+import type { Condition } from '@/core/strip/tray';
+import { usualFate } from '@/core/strip/tray';
+import type { TrayPart } from '@/core/strip/tray-door';
+import type { EventKind } from '@/core/unit/event-kind';
+import { namedNeeds, rankedKits } from '@/core/unit/ranked-kits';
+import type { UnitRecord } from '@/core/unit/unit-record';
+import type { Change } from '@/db/change-unit';
+import type { Db } from '@/db/connection';
+import { loadUnit } from '@/db/load-unit';
+import { saveGauging, saveJudgement } from '@/db/stations/bore';
+import { kitStore, setKitAside } from '@/db/stations/kit';
+import { endRun, startRun } from '@/db/stations/prove';
+import { release, signForRelease } from '@/db/stations/release';
+import { boreChanged, leave, signOff } from '@/db/stations/sign-off';
+import { recordPart } from '@/db/stations/tray';
+import { EMPTY, step, type Truth } from '../devices/rig/chamber';
+import { demoMarks, demoReadings } from './bore';
+import type { Random } from './random';
+import type { BoreStory } from './scenario';
+
+/** One unit being worked on by the demo's people, by the same doors that the screens use. Time moves on with every step. */
+export class Work {
+  private step = 0;
+
+  constructor(
+    private readonly db: Db,
+    readonly unitId: string,
+    private at: number,
+    private readonly random: Random,
+    private readonly people: { readonly bench: Person; readonly lead: Person },
+  ) {}
+
+  /** What a person does next: a change of its own, some minutes later. */
+  next(kind: EventKind, note = '', person = this.people.bench, minutes = 3): Change {
+    this.at += minutes * 60_000;
+    this.step += 1;
+    return { eventId: `${this.unitId}-${this.step}`, unitId: this.unitId, person, at: this.at, version: null, kind, note };
+  }
+
+  async record(): Promise<UnitRecord> {
+    const record = await loadUnit(this.db, this.unitId);
+    if (record === undefined) throw new Error(`no unit ${this.unitId}`);
+    return record;
+  }
+
+  async strip(): Promise<void> {
+    for (const part of (await this.record()).tray) {
+      const optional = part.kind === 'residual-valve' && this.random.next() < 0.6;
+      await must(recordPart(this.db, this.next('part-recorded', '', undefined, 1), part.id, optional ? { found: 'absent', condition: null, fate: null } : await this.cameOut(part)));
+    }
+    await must(signOff(this.db, this.next('signed-off', 'strip'), { station: 'strip', note: '', override: null }));
+  }
+
+  private async cameOut(part: TrayPart) {
+    const { geometry } = (await this.record()).unit;
+    const condition: Condition = part.kind === 'cup' ? this.random.pick(['hard', 'worn', 'nicked', 'swollen']) : part.kind === 'boot' ? this.random.pick(['split', 'hard']) : part.kind === 'grommet' ? 'hard' : 'good';
+    const family = FAMILIES[(await this.record()).unit.family];
+    const slot = family.slots.find((s) => s.id === part.slotId);
+    const faces = slot === undefined ? null : (slotFacing(family, slot) ?? null);
+    return { found: 'present' as const, condition, fate: usualFate(part.kind, condition), faces, dims: dimsOf(part, family.name === 'wheel-double', geometry.nominalMm) };
+  }
+
+  async clean(): Promise<void> {
+    await must(signOff(this.db, this.next('signed-off', 'clean', undefined, 20), { station: 'clean', note: 'brake cleaner, brush, dry air', override: null }));
+  }
+
+  async gauge(honedMm = 0): Promise<void> {
+    const { unit } = await this.record();
+    const change = this.next('gauged', '', undefined, 12);
+    await must(saveGauging(this.db, change, { gaugingId: change.eventId, readings: demoReadings(unit.geometry, this.random, honedMm), bodyTempC: 20.5, gaugeTempC: 20 }));
+  }
+
+  async judge(story: BoreStory, after = false): Promise<void> {
+    const { unit } = await this.record();
+    const change = this.next('judged', '', undefined, 5);
+    const found = after ? demoMarks('sound', unit.geometry) : demoMarks(story, unit.geometry);
+    const marks = found.map((m, i) => ({ ...m, id: `${this.unitId}-m${i + 1}`, name: `m${i + 1}` }));
+    await must(saveJudgement(this.db, change, { verdictId: change.eventId, marks, school: null, wallMm: null }));
+  }
+
+  /** Cuts or polishes as the verdict asks, and gauges and judges again after a cut. */
+  async hone(story: BoreStory): Promise<void> {
+    const verdict = (await this.record()).verdicts.at(-1)?.answer;
+    if (verdict?.outcome === 'polish') {
+      await must(signOff(this.db, this.next('signed-off', 'hone', undefined, 15), { station: 'hone', note: 'grey pad and fluid, by hand', override: null }));
+    } else if (verdict?.outcome === 'hone' && verdict.gauge !== null && verdict.targetDiaMm !== null) {
+      await must(boreChanged(this.db, this.next('bore-changed', '220, then 400, 60 strokes a minute', undefined, 35), 'hone', '220, then 400, 60 strokes a minute', null));
+      const { unit } = await this.record();
+      await this.gauge(verdict.targetDiaMm - unit.geometry.nominalMm - 0.014);
+      await this.judge(story, true);
+    }
+  }
+
+  async kit(): Promise<void> {
+    const best = rankedKits(namedNeeds(await this.record()), await kitStore(this.db)).find((r) => r.kit.stock > 0 && r.match.coverage === 1);
+    if (best === undefined) throw new Error(`no kit covers ${this.unitId}`);
+    await must(setKitAside(this.db, this.next('kit-set-aside', best.kit.number), best.kit.id));
+    await must(signOff(this.db, this.next('signed-off', 'kit'), { station: 'kit', note: '', override: null }));
+  }
+
+  /** @param leave how many parts are not in yet */
+  async closeUp(leaveOut = 0): Promise<void> {
+    const { tray, unit } = await this.record();
+    const family = FAMILIES[unit.family];
+    const parts = [...tray].reverse().filter((p) => p.found === 'present');
+    for (const part of parts.slice(0, parts.length - leaveOut)) {
+      const slot = family.slots.find((s) => s.id === part.slotId);
+      const faces = slot === undefined ? null : (slotFacing(family, slot) ?? null);
+      await must(recordPart(this.db, this.next('part-in', '', undefined, 2), part.id, { goesIn: { piece: part.fate === 'refitted' ? 'same' : 'new', faces } }));
+    }
+    if (leaveOut === 0) await must(signOff(this.db, this.next('signed-off', 'close-up'), { station: 'close-up', note: '', override: null }));
+  }
+
+  async set(): Promise<void> {
+    const { unit } = await this.record();
+    if (FAMILIES[unit.family].hasGap) await must(signOff(this.db, this.next('signed-off', 'set', undefined, 10), { station: 'set', note: 'gap 0.7 mm by straight edge, rod as found', override: null }));
+  }
+
+  async prove(truth: Truth): Promise<void> {
+    const change = this.next('run-started', '', undefined, 10);
+    await must(startRun(this.db, change, { runId: change.eventId, targetBar: 80, holdS: 120 }));
+    const samples = simulate(truth, this.random);
+    const analysis = analyseRun(samples, STANDARD_RULES) ?? null;
+    await must(endRun(this.db, this.next('run-ended'), { runId: change.eventId, rig: 'Stand-in rig', state: 'finished', because: '', samples, analysis }));
+    if (analysis?.outcome === 'pass') await must(signOff(this.db, this.next('signed-off', 'prove', undefined, 1), { station: 'prove', note: '', override: null }));
+  }
+
+  async sign(): Promise<void> {
+    await must(signForRelease(this.db, this.next('signed', this.people.bench.name), this.people.bench));
+  }
+
+  async release(): Promise<void> {
+    await this.sign();
+    await must(signForRelease(this.db, this.next('signed', this.people.lead.name, this.people.lead, 30), this.people.lead));
+    await must(release(this.db, this.next('released', '', this.people.lead)));
+  }
+
+  async scrap(): Promise<void> {
+    await must(leave(this.db, this.next('exited', 'cracked through to the outlet', this.people.lead), 'scrapped'));
+  }
+}
+
+const dimsOf = (part: TrayPart, wheel: boolean, nominalMm: number): TrayPart['dims'] => {
+  switch (part.kind) {
+    case 'cup':
+      return { lengthMm: wheel ? 6 : 7 };
+    case 'boot':
+      return wheel ? { idMm: nominalMm < 20 ? 12 : 14, odMm: nominalMm > 23 ? 28 : 26 } : { idMm: 10, odMm: nominalMm > 23 ? 30 : nominalMm < 20 ? 26 : 28 };
+    case 'grommet':
+      return { idMm: 9, odMm: 18 };
+    case 'circlip':
+      return { thickMm: 1.2 };
+    case 'piston':
+      return { diaMm: Math.round((nominalMm - 0.045) * 1000) / 1000 };
+    case 'spring':
+      return { lengthMm: wheel ? 12 : 41 };
+    default:
+      return {};
+  }
+};
+
+/** A whole run of the rig's own model, two samples a second. */
+export const simulate = (truth: Truth, random: Random): readonly RigSample[] => {
+  const samples: RigSample[] = [];
+  let [chamber, t] = [EMPTY, 0];
+  const mlPerS = (truth.complianceMlPerBar * 80 + truth.airMl) / 9;
+  const take = (phase: RigSample['phase'], pump: number): void => {
+    t += 0.5;
+    chamber = step(chamber, truth, 0.5, pump);
+    samples.push({ t, p: Math.round(Math.max(0, chamber.pBar + random.normal(0.02)) * 1000) / 1000, ml: Math.round(chamber.mlIn * 1e5) / 1e5, c: 21.4, phase });
+  };
+  while (chamber.pBar < 80) take('fill', mlPerS);
+  for (let i = 0; i <= 240; i++) take('hold', 0);
+  return samples;
+};
+
+/** The demo is made of work that the shop would accept; anything refused is a fault in the scenario. */
+const must = async <T, E>(result: Promise<Result<T, E>>): Promise<T> => {
+  const settled = await result;
+  if (!settled.ok) throw new Error(`the demo did something that is refused: ${JSON.stringify(settled.error)}`);
+  return settled.value;
+};

@@ -1,0 +1,53 @@
+// npm run demo [-- --reset] [-- --port N]: the demo shop, from a bare checkout to an address.
+import { randomBytes } from 'node:crypto';
+import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join, resolve } from 'node:path';
+import { answers, anyPort, build, install, needNode, needRoom, portFree, ROOT, run, say, start, stop } from './steps.mjs';
+
+const args = process.argv.slice(2);
+const portAt = args.indexOf('--port');
+const port = Number(portAt === -1 ? (process.env.PORT ?? 3000) : args[portAt + 1]);
+const unknown = args.filter((a, i) => a !== '--reset' && a !== '--port' && !(portAt !== -1 && i === portAt + 1));
+if (unknown.length > 0) stop(`Not understood: ${unknown.join(' ')}. There are --reset and --port N.`);
+if (!(Number.isInteger(port) && port > 0 && port < 65536)) stop('--port takes a number from 1 to 65535.');
+
+needNode();
+const data = resolve(ROOT, process.env.EDDRIN_DATA ?? 'var');
+needRoom(data);
+if (!(await portFree(port))) stop(`Port ${port} is taken. Stop what runs there, or choose another: npm run demo -- --port ${port + 1}`);
+await install();
+
+const mark = join(data, 'demo-pins.json');
+if (args.includes('--reset')) {
+  if (existsSync(join(data, 'eddrin.db')) && !existsSync(mark)) stop(`${data} holds a shop that is not the demo; it is not thrown away. Choose another folder with EDDRIN_DATA.`);
+  say('starting over: the demo’s data is thrown away');
+  for (const name of ['eddrin.db', 'eddrin.db-wal', 'eddrin.db-shm', 'photos', 'rig-truth.json', 'demo-pins.json']) rmSync(join(data, name), { recursive: true, force: true });
+}
+if (!existsSync(mark)) {
+  if (existsSync(join(data, 'eddrin.db'))) {
+    // A seed that was broken off leaves a database without the mark of a finished one.
+    if (!existsSync(join(data, 'demo-seeding'))) stop(`${data} holds a shop that is not the demo. Choose another folder with EDDRIN_DATA.`);
+    for (const name of ['eddrin.db', 'eddrin.db-wal', 'eddrin.db-shm']) rmSync(join(data, name), { force: true });
+  }
+  writeFileSync(join(data, 'demo-seeding'), '');
+  say('making up the demo shop: people, kits, units and their histories …');
+  await run(process.execPath, ['--import', 'tsx', 'demo/seed.ts'], { EDDRIN_DATA: data }, 'The demo could not be made up.');
+  rmSync(join(data, 'demo-seeding'));
+}
+await build('.next');
+
+const rigPort = await anyPort();
+const tokenFile = join(data, 'demo-token');
+if (!existsSync(tokenFile)) writeFileSync(tokenFile, randomBytes(24).toString('base64url'), { mode: 0o600 });
+const token = process.env.EDDRIN_API_TOKEN ?? readFileSync(tokenFile, 'utf8');
+const speed = process.env.EDDRIN_RIG_SPEED ?? '6';
+start('the stand-in rig', ['--import', 'tsx', 'devices/rig/server.ts'], { EDDRIN_RIG_PORT: String(rigPort), EDDRIN_RIG_SPEED: speed, EDDRIN_RIG_TRUTH: join(data, 'rig-truth.json') });
+start('the application', ['node_modules/next/dist/bin/next', 'start', '-p', String(port)], { EDDRIN_DATA: data, EDDRIN_BUILD: '.next', EDDRIN_RIG: `127.0.0.1:${rigPort}`, EDDRIN_API_TOKEN: token, NODE_ENV: 'production' });
+await answers(`http://localhost:${port}/sign-in`, 60_000);
+console.log(`
+  Eddrin’s demo shop is open:  http://localhost:${port}
+  Names and PINs stand on its sign-in page.
+  Token for /api/v1/compute:   ${token}
+  The stand-in rig runs ${speed} times as fast as a real one.
+  Data in ${data}. Ctrl-C stops everything.
+`);
