@@ -36,6 +36,15 @@ export async function seedDemo(db: Db, now: number, stories: readonly Story[] = 
   return truths;
 }
 
+/** A few drawn photos serve all units. */
+const drawn = new Map<string, Promise<Uint8Array>>();
+const photo = (kind: 'body' | 'bore', index: number, random: Random): Promise<Uint8Array> => {
+  const key = `${kind}-${index % 3}`;
+  const known = drawn.get(key) ?? drawPhoto(kind, random);
+  drawn.set(key, known);
+  return known;
+};
+
 const live = async (db: Db, story: Story, index: number, now: number, random: Random): Promise<string> => {
   const [joss, pell, maren, ida] = PEOPLE as readonly [(typeof PEOPLE)[0], (typeof PEOPLE)[0], (typeof PEOPLE)[0], (typeof PEOPLE)[0]];
   const bench = index % 2 === 0 ? joss : pell;
@@ -57,7 +66,7 @@ const live = async (db: Db, story: Story, index: number, now: number, random: Ra
     promisedAt: due,
   });
   const work = new Work(db, unitId, at, random, { bench, lead: maren });
-  if (index % 3 !== 1) await addPhoto(db, work.next('photo-added', 'as it came', ida), { caption: 'as it came', bytes: await drawPhoto('body', random), partId: null });
+  if (index % 3 !== 1) await addPhoto(db, work.next('photo-added', 'as it came', ida), { caption: 'as it came', bytes: await photo('body', index, random), partId: null });
   await run(work, story, db, random);
   if (story.wait !== undefined) {
     const [label, minutes] = story.wait;
@@ -72,7 +81,7 @@ const run = async (work: Work, story: Story, db: Db, random: Random): Promise<vo
   const past = (station: string): boolean => (story.at === 'scrapped' ? ['strip', 'clean', 'gauge', 'judge'].includes(station) : order.indexOf(story.at) > order.indexOf(station));
   if (past('strip')) await work.strip();
   if (past('clean')) await work.clean();
-  if (past('clean')) await addPhoto(db, work.next('photo-added', 'bore, cleaned'), { caption: 'bore, cleaned', bytes: await drawPhoto('bore', random), partId: null });
+  if (past('clean')) await addPhoto(db, work.next('photo-added', 'bore, cleaned'), { caption: 'bore, cleaned', bytes: await photo('bore', story.inH, random), partId: null });
   if (past('gauge')) await work.gauge();
   if (past('judge')) await work.judge(story.bore);
   if (story.at === 'scrapped') return work.scrap();

@@ -49,20 +49,20 @@ export class Work {
   }
 
   async strip(): Promise<void> {
-    for (const part of (await this.record()).tray) {
+    const { tray, unit } = await this.record();
+    for (const part of tray) {
       const optional = part.kind === 'residual-valve' && this.random.next() < 0.6;
-      await must(recordPart(this.db, this.next('part-recorded', '', undefined, 1), part.id, optional ? { found: 'absent', condition: null, fate: null } : await this.cameOut(part)));
+      await must(recordPart(this.db, this.next('part-recorded', '', undefined, 1), part.id, optional ? { found: 'absent', condition: null, fate: null } : this.cameOut(part, unit)));
     }
     await must(signOff(this.db, this.next('signed-off', 'strip'), { station: 'strip', note: '', override: null }));
   }
 
-  private async cameOut(part: TrayPart) {
-    const { geometry } = (await this.record()).unit;
+  private cameOut(part: TrayPart, unit: UnitRecord['unit']) {
     const condition: Condition = part.kind === 'cup' ? this.random.pick(['hard', 'worn', 'nicked', 'swollen']) : part.kind === 'boot' ? this.random.pick(['split', 'hard']) : part.kind === 'grommet' ? 'hard' : 'good';
-    const family = FAMILIES[(await this.record()).unit.family];
+    const family = FAMILIES[unit.family];
     const slot = family.slots.find((s) => s.id === part.slotId);
     const faces = slot === undefined ? null : (slotFacing(family, slot) ?? null);
-    return { found: 'present' as const, condition, fate: usualFate(part.kind, condition), faces, dims: dimsOf(part, family.name === 'wheel-double', geometry.nominalMm) };
+    return { found: 'present' as const, condition, fate: usualFate(part.kind, condition), faces, dims: dimsOf(part, family.name === 'wheel-double', unit.geometry.nominalMm) };
   }
 
   async clean(): Promise<void> {

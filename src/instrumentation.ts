@@ -1,6 +1,6 @@
 /** Once at start: the tables are brought up to date, and runs that a stopped server left behind are marked. */
 export async function register(): Promise<void> {
-  if (process.env.NEXT_RUNTIME !== 'nodejs') return;
+  if (process.env.NEXT_RUNTIME !== 'nodejs' || process.env.NEXT_PHASE === 'phase-production-build') return;
   const { migrateDb, theDb } = await import('./db/connection');
   const { breakLostRuns } = await import('./db/stations/prove');
   const db = await theDb();

@@ -26,7 +26,7 @@ const makeAuth = (db: Db) =>
     user: { additionalFields: { role: { type: 'string', input: false }, bench: { type: 'string', required: false, input: false } } },
     advanced: { useSecureCookies: process.env.EDDRIN_ORIGIN?.startsWith('https:') ?? false, ipAddress: { ipAddressHeaders: [] } },
     rateLimit: { enabled: false },
-    plugins: [username({ minUsernameLength: 1, maxUsernameLength: 60 }), nextCookies()],
+    plugins: [username({ minUsernameLength: 1, maxUsernameLength: 60, usernameValidator: (name) => /^[a-z0-9-]+$/.test(name) }), nextCookies()],
   });
 
 /** Signs cookies: from the environment, or made once and kept in the data folder. */

@@ -5,8 +5,9 @@ import type { EventKind } from '@/core/unit/event-kind';
 import { summaryOf } from '@/core/unit/facts-of';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import type { Db, Tx } from './connection';
-import { type Edit, EventPayload, put, type Row, TRACKED, TRACKED_NAMES, type TrackedName } from './event-payload';
-import { loadUnit } from './load-unit';
+import { type Edit, EventPayload, type Row, TRACKED, TRACKED_NAMES, type TrackedName } from './event-payload';
+import { loadUnit, toUnit } from './load-unit';
+import { recordAfter } from './record-after';
 import { people, unitEvents, units } from './tables';
 
 /** Who changes which unit, and what it is called. The client makes `eventId`: a retry with the same one applies once. */
@@ -34,46 +35,54 @@ export const refused = (...reasons: readonly string[]) => fail({ code: 'refused'
  * The one way to change a unit: its rows, its summary, its version and its event go in one transaction.
  * @param decide gives the edits from the unit as it is inside the transaction, or refuses
  */
-export function changeUnit(
+export async function changeUnit(
   db: Db,
   change: Change,
   decide: (unit: UnitRecord, tx: Tx) => Result<readonly Edit[], ChangeError> | Promise<Result<readonly Edit[], ChangeError>>,
 ): Promise<Result<Changed, ChangeError>> {
+  // Read ahead of the turn, so that the transaction is short; inside it the version tells whether this still holds.
+  const ahead = await loadUnit(db, change.unitId);
   return db.transaction(async (tx) => {
     const [repeated] = await tx.select({ unitId: unitEvents.unitId, version: unitEvents.version }).from(unitEvents).where(eq(unitEvents.id, change.eventId));
     if (repeated !== undefined) return ok(repeated);
-    const before = await loadUnit(tx, change.unitId);
-    if (before === undefined) return fail({ code: 'no-such-unit' });
-    if (change.version !== null && change.version !== before.unit.version) return fail(await staleness(tx, change.version, before));
+    const [row] = await tx.select().from(units).where(eq(units.id, change.unitId));
+    const before = row?.version === ahead?.unit.version ? ahead : await loadUnit(tx, change.unitId);
+    if (row === undefined || before === undefined) return fail({ code: 'no-such-unit' });
+    if (change.version !== null && change.version !== row.version) return fail(await staleness(tx, change.version, before));
     const edits = await decide(before, tx);
     if (!edits.ok) return edits;
-    const rows = await applyEdits(tx, edits.value);
-    const [row] = await tx.select().from(units).where(eq(units.id, change.unitId));
-    const after = await loadUnit(tx, change.unitId);
-    if (row === undefined || after === undefined) throw new Error(`unit ${change.unitId} vanished inside its change`);
-    const version = before.unit.version + 1;
-    const summary = await applyEdits(tx, [put('units', { ...row, ...summaryOf(after), version })]);
-    await appendEvent(tx, change, version, [...rows.filter((c) => c.table !== 'units'), ...merged(rows, summary)]);
+    const others = edits.value.filter((e) => e.table !== 'units');
+    const changes = await applyEdits(tx, others);
+    const wanted = edits.value.flatMap((e) => (e.table === 'units' && 'put' in e ? [e.put] : [])).at(-1) ?? row;
+    const after = recordAfter({ ...before, unit: toUnit(wanted) }, others) ?? (await loadUnit(tx, change.unitId));
+    if (after === undefined) throw new Error(`unit ${change.unitId} vanished inside its change`);
+    const version = row.version + 1;
+    const unit = { ...wanted, ...summaryOf({ ...after, unit: toUnit(wanted) }), version };
+    await tx.update(units).set(unit).where(eq(units.id, change.unitId));
+    await appendEvent(tx, change, version, [...changes, { table: 'units', id: row.id, before: row, after: unit }]);
     return ok({ unitId: change.unitId, version });
   });
 }
 
+/** One row as it was and as it became; the event's door checks it. */
+type RowChange = { readonly table: TrackedName; readonly id: string; readonly before: unknown; readonly after: unknown };
+
 /** Writes rows and says what each was before. Parents are put before children, and dropped after them. */
-export async function applyEdits(tx: Tx, edits: readonly Edit[]): Promise<EventPayload['changes']> {
-  const changes: EventPayload['changes'] = [];
+export async function applyEdits(tx: Tx, edits: readonly Edit[]): Promise<readonly RowChange[]> {
+  const changes: RowChange[] = [];
   for (const name of TRACKED_NAMES) {
     const rows = edits.flatMap((e) => (e.table === name && 'put' in e ? [e.put] : []));
     if (rows.length === 0) continue;
     const before = await rowsById(tx, name, rows.map((r) => r.id));
     await upsert(tx, name, rows);
-    for (const row of rows) changes.push({ table: name, id: row.id, before: before.get(row.id) ?? null, after: row } as EventPayload['changes'][number]);
+    for (const row of rows) changes.push({ table: name, id: row.id, before: before.get(row.id) ?? null, after: row });
   }
   for (const name of [...TRACKED_NAMES].reverse()) {
     const ids = edits.flatMap((e) => (e.table === name && 'drop' in e ? [e.drop] : []));
     if (ids.length === 0) continue;
     const before = await rowsById(tx, name, ids);
     await tx.delete(TRACKED[name]).where(inArray(TRACKED[name].id, ids));
-    for (const id of ids) changes.push({ table: name, id, before: before.get(id) ?? null, after: null } as EventPayload['changes'][number]);
+    for (const id of ids) changes.push({ table: name, id, before: before.get(id) ?? null, after: null });
   }
   return changes;
 }
@@ -93,13 +102,7 @@ const upsert = async (tx: Tx, name: TrackedName, rows: readonly Row<TrackedName>
 
 const snake = (name: string): string => name.replace(/([a-z0-9])([A-Z])/g, '$1_$2').toLowerCase();
 
-/** The unit's own row once: as it was before the edits, and as it is after its summary. */
-const merged = (rows: EventPayload['changes'], summary: EventPayload['changes']): EventPayload['changes'] => {
-  const first = rows.find((c) => c.table === 'units');
-  return summary.map((c) => (first === undefined ? c : ({ ...c, before: first.before } as typeof c)));
-};
-
-export async function appendEvent(tx: Tx, change: Omit<Change, 'version'>, version: number, changes: EventPayload['changes']): Promise<void> {
+export async function appendEvent(tx: Tx, change: Omit<Change, 'version'>, version: number, changes: readonly RowChange[]): Promise<void> {
   const payload = EventPayload.parse({ version: 1, changes });
   await tx.insert(unitEvents).values({ id: change.eventId, unitId: change.unitId, version, at: change.at, personId: change.person.id, kind: change.kind, note: change.note, payload });
 }

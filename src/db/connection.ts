@@ -3,10 +3,13 @@ import { dirname, join } from 'node:path';
 import { createClient } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
+import * as relations from './relations';
 import * as tables from './tables';
 import { queueWrites } from './writer';
 
-export type Db = LibSQLDatabase<typeof tables>;
+const schema = { ...tables, ...relations };
+
+export type Db = LibSQLDatabase<typeof schema>;
 /** A transaction, or the database itself: whatever can be asked. */
 export type Reader = Pick<Db, 'select' | 'query'>;
 export type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
@@ -28,7 +31,7 @@ export async function openDb(url = databaseUrl()): Promise<Db> {
   if (isFile) mkdirSync(dirname(url.slice('file:'.length)), { recursive: true });
   const client = createClient({ url, authToken: process.env.DATABASE_AUTH_TOKEN, timeout: BUSY_TIMEOUT_MS });
   if (isFile) await client.execute('PRAGMA journal_mode = WAL');
-  return drizzle(queueWrites(client), { schema: tables, casing: 'snake_case' });
+  return drizzle(queueWrites(client), { schema, casing: 'snake_case' });
 }
 
 export const migrateDb = (db: Db, folder = join(process.cwd(), 'src/db/migrations')): Promise<void> => migrate(db, { migrationsFolder: folder });

@@ -1,0 +1,49 @@
+import { mkdirSync } from 'node:fs';
+import { openBrowser, signIn } from '../tests/browser/browser';
+
+// npx tsx scripts/screenshots.ts [origin] [folder] [name …]: a PNG of each main view, from a running demo.
+const [origin = 'http://localhost:3000', folder = 'docs/screenshots', ...only] = process.argv.slice(2);
+
+/** Views by name: the address, or the demo's tag by its place in the route. */
+const VIEWS: Readonly<Record<string, string>> = {
+  'sign-in': '/sign-in',
+  rack: '/',
+  'book-in': '/book-in',
+  'unit-strip': 'strip',
+  'unit-gauge': 'gauge',
+  'unit-judge': 'judge',
+  'unit-hone': 'hone',
+  'unit-kit': 'kit',
+  'unit-close-up': 'close-up',
+  'unit-prove': 'prove',
+  'unit-release': 'release',
+  kits: '/kits',
+  book: '/book',
+  rules: '/rules',
+};
+
+const browser = await openBrowser();
+const page = await browser.newPage();
+await page.setViewport({ width: 1280, height: 800 });
+mkdirSync(folder, { recursive: true });
+const wanted = (name: string): boolean => only.length === 0 || only.includes(name);
+await page.goto(`${origin}/sign-in`);
+if (wanted('sign-in')) await page.screenshot({ path: `${folder}/sign-in.png` });
+await signIn(page, origin, 'maren-oreland', '180422');
+/** The tray on the shelf that shows a station best: one at that station. */
+const trayAt = async (station: string): Promise<string> => {
+  await page.goto(origin);
+  const links = await page.$$eval('a[data-tray]', (all) => all.map((a) => (a as HTMLAnchorElement).href));
+  for (const link of links) {
+    await page.goto(link);
+    if (page.url().endsWith(`/${station}`)) return page.url();
+  }
+  throw new Error(`no tray at ${station}`);
+};
+for (const [name, view] of Object.entries(VIEWS)) {
+  if (!wanted(name) || name === 'sign-in') continue;
+  await page.goto(view.startsWith('/') ? `${origin}${view}` : await trayAt(view), { waitUntil: 'load' });
+  await page.screenshot({ path: `${folder}/${name}.png` });
+  console.log(name);
+}
+await browser.close();

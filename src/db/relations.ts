@@ -1,0 +1,37 @@
+import { relations } from 'drizzle-orm';
+import { customers, gaugings, jobs, kitItems, kits, marks, parts, photos, readings, rigRuns, signatures, steps, stockMoves, timers, units, verdicts } from './tables';
+
+// What hangs on what, so that a whole unit is read by one statement.
+
+export const unitRelations = relations(units, ({ one, many }) => ({
+  job: one(jobs, { fields: [units.jobId], references: [jobs.id] }),
+  parts: many(parts),
+  gaugings: many(gaugings),
+  marks: many(marks),
+  verdicts: many(verdicts),
+  steps: many(steps),
+  stockMoves: many(stockMoves),
+  timers: many(timers),
+  rigRuns: many(rigRuns),
+  signatures: many(signatures),
+  photos: many(photos),
+}));
+
+const ofUnit = (table: typeof parts | typeof marks | typeof verdicts | typeof steps | typeof timers | typeof rigRuns | typeof signatures | typeof photos) =>
+  relations(table, ({ one }) => ({ unit: one(units, { fields: [table.unitId], references: [units.id] }) }));
+
+export const partRelations = ofUnit(parts);
+export const markRelations = ofUnit(marks);
+export const verdictRelations = ofUnit(verdicts);
+export const stepRelations = ofUnit(steps);
+export const timerRelations = ofUnit(timers);
+export const rigRunRelations = ofUnit(rigRuns);
+export const signatureRelations = ofUnit(signatures);
+export const photoRelations = ofUnit(photos);
+
+export const jobRelations = relations(jobs, ({ one }) => ({ customer: one(customers, { fields: [jobs.customerId], references: [customers.id] }) }));
+export const gaugingRelations = relations(gaugings, ({ one, many }) => ({ unit: one(units, { fields: [gaugings.unitId], references: [units.id] }), readings: many(readings) }));
+export const readingRelations = relations(readings, ({ one }) => ({ gauging: one(gaugings, { fields: [readings.gaugingId], references: [gaugings.id] }) }));
+export const stockMoveRelations = relations(stockMoves, ({ one }) => ({ unit: one(units, { fields: [stockMoves.unitId], references: [units.id] }), kit: one(kits, { fields: [stockMoves.kitId], references: [kits.id] }) }));
+export const kitRelations = relations(kits, ({ many }) => ({ items: many(kitItems) }));
+export const kitItemRelations = relations(kitItems, ({ one }) => ({ kit: one(kits, { fields: [kitItems.kitId], references: [kits.id] }) }));
