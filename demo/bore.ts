@@ -21,7 +21,13 @@ type DemoMark = Omit<Mark, 'id'> & { readonly note: string };
 export const demoMarks = (story: BoreStory, g: Geometry): readonly DemoMark[] => {
   const seal = g.seals.find((s) => s.role === 'pressure') ?? g.seals[0];
   const rest = seal?.restXMm ?? g.lengthMm / 2;
-  const mark = (kind: Mark['kind'], x0Mm: number, lengthMm: number, clock: readonly [number, number], more: Partial<DemoMark> = {}): DemoMark => ({
+  const mark = (
+    kind: Mark['kind'],
+    x0Mm: number,
+    lengthMm: number,
+    clock: readonly [number, number],
+    more: Partial<DemoMark> = {},
+  ): DemoMark => ({
     kind,
     x0Mm: Math.round(x0Mm * 10) / 10,
     x1Mm: Math.round((x0Mm + lengthMm) * 10) / 10,
@@ -38,7 +44,11 @@ export const demoMarks = (story: BoreStory, g: Geometry): readonly DemoMark[] =>
     case 'shallow':
       return [mouth, mark('score', rest + 4, 8, [299, 303], { depthUm: 3, depthUncertaintyUm: 1, widthUm: 60 })];
     case 'pitted':
-      return [mark('pit', rest - 0.3, 0.6, [168, 176], { depthUm: 14, depthUncertaintyUm: 3, note: 'where water stood' }), mouth, mark('score', rest + 4, 8, [299, 303], { depthUm: 4, depthUncertaintyUm: 1, widthUm: 60 })];
+      return [
+        mark('pit', rest - 0.3, 0.6, [168, 176], { depthUm: 14, depthUncertaintyUm: 3, note: 'where water stood' }),
+        mouth,
+        mark('score', rest + 4, 8, [299, 303], { depthUm: 4, depthUncertaintyUm: 1, widthUm: 60 }),
+      ];
     case 'deep':
       return [mark('pit', rest + 3, 1.8, [172, 190], { depthUm: 85, depthUncertaintyUm: 10 }), mouth];
     case 'cracked':

@@ -3,12 +3,12 @@ import { join } from 'node:path';
 import { STATIONS } from '@/core/route/station';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
 import { tagOf } from '@/core/unit/unit-record';
-import { dataFolder, type Db, migrateDb, openDb } from '@/db/connection';
+import { type Db, dataFolder, migrateDb, openDb } from '@/db/connection';
 import { addPerson } from '@/db/people';
+import { insertKit, insertRuleSet } from '@/db/shop-setup';
 import { bookIn } from '@/db/stations/book-in';
 import { addPhoto } from '@/db/stations/photos';
 import { startWait } from '@/db/stations/waits';
-import { insertKit, insertRuleSet } from '@/db/shop-setup';
 import { SOUND, type Truth } from '../devices/rig/chamber';
 import { KITS } from './kits';
 import { PEOPLE } from './people';
@@ -24,7 +24,13 @@ const LEAKS: Truth = { ...SOUND, leakMlPerMinAt80: 0.19 };
 export async function seedDemo(db: Db, now: number, stories: readonly Story[] = STORIES): Promise<Readonly<Record<string, Truth>>> {
   const random = seeded(412);
   for (const person of PEOPLE) await addPerson(db, person, now - 400 * 24 * HOUR_MS);
-  await insertRuleSet(db, { version: 1, at: now - 400 * 24 * HOUR_MS, personId: 'maren-oreland', note: 'The standard rules, as the shop started with them.', rules: STANDARD_RULES });
+  await insertRuleSet(db, {
+    version: 1,
+    at: now - 400 * 24 * HOUR_MS,
+    personId: 'maren-oreland',
+    note: 'The standard rules, as the shop started with them.',
+    rules: STANDARD_RULES,
+  });
   for (const kit of KITS) await insertKit(db, kit, now - 60 * 24 * HOUR_MS, 'ida-brandvik');
   const truths: Record<string, Truth> = {};
   // Booked in as time went: the oldest first, so that tags count up.
@@ -35,6 +41,13 @@ export async function seedDemo(db: Db, now: number, stories: readonly Story[] = 
   }
   return truths;
 }
+
+/** Promises are for the shop's hours: by night they move to the next noon; what is late stays late. */
+const atWork = (due: number, now: number): number => {
+  const date = new Date(due);
+  if (due <= now || (date.getHours() >= 8 && date.getHours() <= 17)) return due;
+  return date.setHours(date.getHours() < 8 ? 12 : 36, 0, 0, 0);
+};
 
 /** A few drawn photos serve all units. */
 const drawn = new Map<string, Promise<Uint8Array>>();
@@ -50,7 +63,7 @@ const live = async (db: Db, story: Story, index: number, now: number, random: Ra
   const bench = index % 2 === 0 ? joss : pell;
   const unitId = `demo-${String(index + 1).padStart(3, '0')}`;
   const at = now - story.inH * HOUR_MS;
-  const due = Math.round((now + story.dueH * HOUR_MS) / 1_800_000) * 1_800_000;
+  const due = atWork(Math.round((now + story.dueH * HOUR_MS) / 1_800_000) * 1_800_000, now);
   const booked = await bookIn(db, ida, at, {
     unitId,
     customer: story.customer,
@@ -66,7 +79,12 @@ const live = async (db: Db, story: Story, index: number, now: number, random: Ra
     promisedAt: due,
   });
   const work = new Work(db, unitId, at, random, { bench, lead: maren });
-  if (index % 3 !== 1) await addPhoto(db, work.next('photo-added', 'as it came', ida), { caption: 'as it came', bytes: await photo('body', index, random), partId: null });
+  if (index % 3 !== 1)
+    await addPhoto(db, work.next('photo-added', 'as it came', ida), {
+      caption: 'as it came',
+      bytes: await photo('body', index, random),
+      partId: null,
+    });
   await run(work, story, db, random);
   if (story.wait !== undefined) {
     const [label, minutes] = story.wait;
@@ -78,10 +96,16 @@ const live = async (db: Db, story: Story, index: number, now: number, random: Ra
 /** Works a unit along its route until it stands where its story says. */
 const run = async (work: Work, story: Story, db: Db, random: Random): Promise<void> => {
   const order: readonly string[] = [...STATIONS, 'released'];
-  const past = (station: string): boolean => (story.at === 'scrapped' ? ['strip', 'clean', 'gauge', 'judge'].includes(station) : order.indexOf(story.at) > order.indexOf(station));
+  const past = (station: string): boolean =>
+    story.at === 'scrapped' ? ['strip', 'clean', 'gauge', 'judge'].includes(station) : order.indexOf(story.at) > order.indexOf(station);
   if (past('strip')) await work.strip();
   if (past('clean')) await work.clean();
-  if (past('clean')) await addPhoto(db, work.next('photo-added', 'bore, cleaned'), { caption: 'bore, cleaned', bytes: await photo('bore', story.inH, random), partId: null });
+  if (past('clean'))
+    await addPhoto(db, work.next('photo-added', 'bore, cleaned'), {
+      caption: 'bore, cleaned',
+      bytes: await photo('bore', story.inH, random),
+      partId: null,
+    });
   if (past('gauge')) await work.gauge();
   if (past('judge')) await work.judge(story.bore);
   if (story.at === 'scrapped') return work.scrap();
@@ -90,7 +114,8 @@ const run = async (work: Work, story: Story, db: Db, random: Random): Promise<vo
   if (past('close-up')) await work.closeUp();
   else if (story.at === 'close-up') await work.closeUp(story.family === 'master-tandem' ? 8 : 6);
   if (past('set')) await work.set();
-  if (past('prove') || story.leaks === true) await work.prove(story.leaks === true ? LEAKS : { ...SOUND, leakMlPerMinAt80: 0.004 + random.next() * 0.012 });
+  if (past('prove') || story.leaks === true)
+    await work.prove(story.leaks === true ? LEAKS : { ...SOUND, leakMlPerMinAt80: 0.004 + random.next() * 0.012 });
   if (story.at === 'release') await work.sign();
   if (story.at === 'released') await work.release();
 };

@@ -1,6 +1,6 @@
 import { FAMILIES, slotFacing } from '@/core/family/family';
-import { analyseRun, type RigSample } from '@/core/prove/run-analysis';
 import type { Person } from '@/core/people/role';
+import { analyseRun, type RigSample } from '@/core/prove/run-analysis';
 import type { Result } from '@/core/result';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
 import type { Condition } from '@/core/strip/tray';
@@ -52,27 +52,60 @@ export class Work {
     const { tray, unit } = await this.record();
     for (const part of tray) {
       const optional = part.kind === 'residual-valve' && this.random.next() < 0.6;
-      await must(recordPart(this.db, this.next('part-recorded', '', undefined, 1), part.id, optional ? { found: 'absent', condition: null, fate: null } : this.cameOut(part, unit)));
+      await must(
+        recordPart(
+          this.db,
+          this.next('part-recorded', '', undefined, 1),
+          part.id,
+          optional ? { found: 'absent', condition: null, fate: null } : this.cameOut(part, unit),
+        ),
+      );
     }
     await must(signOff(this.db, this.next('signed-off', 'strip'), { station: 'strip', note: '', override: null }));
   }
 
   private cameOut(part: TrayPart, unit: UnitRecord['unit']) {
-    const condition: Condition = part.kind === 'cup' ? this.random.pick(['hard', 'worn', 'nicked', 'swollen']) : part.kind === 'boot' ? this.random.pick(['split', 'hard']) : part.kind === 'grommet' ? 'hard' : 'good';
+    const condition: Condition =
+      part.kind === 'cup'
+        ? this.random.pick(['hard', 'worn', 'nicked', 'swollen'])
+        : part.kind === 'boot'
+          ? this.random.pick(['split', 'hard'])
+          : part.kind === 'grommet'
+            ? 'hard'
+            : 'good';
     const family = FAMILIES[unit.family];
     const slot = family.slots.find((s) => s.id === part.slotId);
     const faces = slot === undefined ? null : (slotFacing(family, slot) ?? null);
-    return { found: 'present' as const, condition, fate: usualFate(part.kind, condition), faces, dims: dimsOf(part, family.name === 'wheel-double', unit.geometry.nominalMm) };
+    return {
+      found: 'present' as const,
+      condition,
+      fate: usualFate(part.kind, condition),
+      faces,
+      dims: dimsOf(part, family.name === 'wheel-double', unit.geometry.nominalMm),
+    };
   }
 
   async clean(): Promise<void> {
-    await must(signOff(this.db, this.next('signed-off', 'clean', undefined, 20), { station: 'clean', note: 'brake cleaner, brush, dry air', override: null }));
+    await must(
+      signOff(this.db, this.next('signed-off', 'clean', undefined, 20), {
+        station: 'clean',
+        note: 'brake cleaner, brush, dry air',
+        override: null,
+      }),
+    );
   }
 
   async gauge(honedMm = 0): Promise<void> {
     const { unit } = await this.record();
     const change = this.next('gauged', '', undefined, 12);
-    await must(saveGauging(this.db, change, { gaugingId: change.eventId, readings: demoReadings(unit.geometry, this.random, honedMm), bodyTempC: 20.5, gaugeTempC: 20 }));
+    await must(
+      saveGauging(this.db, change, {
+        gaugingId: change.eventId,
+        readings: demoReadings(unit.geometry, this.random, honedMm),
+        bodyTempC: 20.5,
+        gaugeTempC: 20,
+      }),
+    );
   }
 
   async judge(story: BoreStory, after = false): Promise<void> {
@@ -87,9 +120,23 @@ export class Work {
   async hone(story: BoreStory): Promise<void> {
     const verdict = (await this.record()).verdicts.at(-1)?.answer;
     if (verdict?.outcome === 'polish') {
-      await must(signOff(this.db, this.next('signed-off', 'hone', undefined, 15), { station: 'hone', note: 'grey pad and fluid, by hand', override: null }));
+      await must(
+        signOff(this.db, this.next('signed-off', 'hone', undefined, 15), {
+          station: 'hone',
+          note: 'grey pad and fluid, by hand',
+          override: null,
+        }),
+      );
     } else if (verdict?.outcome === 'hone' && verdict.gauge !== null && verdict.targetDiaMm !== null) {
-      await must(boreChanged(this.db, this.next('bore-changed', '220, then 400, 60 strokes a minute', undefined, 35), 'hone', '220, then 400, 60 strokes a minute', null));
+      await must(
+        boreChanged(
+          this.db,
+          this.next('bore-changed', '220, then 400, 60 strokes a minute', undefined, 35),
+          'hone',
+          '220, then 400, 60 strokes a minute',
+          null,
+        ),
+      );
       const { unit } = await this.record();
       await this.gauge(verdict.targetDiaMm - unit.geometry.nominalMm - 0.014);
       await this.judge(story, true);
@@ -97,7 +144,9 @@ export class Work {
   }
 
   async kit(): Promise<void> {
-    const best = rankedKits(namedNeeds(await this.record()), await kitStore(this.db)).find((r) => r.kit.stock > 0 && r.match.coverage === 1);
+    const best = rankedKits(namedNeeds(await this.record()), await kitStore(this.db)).find(
+      (r) => r.kit.stock > 0 && r.match.coverage === 1,
+    );
     if (best === undefined) throw new Error(`no kit covers ${this.unitId}`);
     await must(setKitAside(this.db, this.next('kit-set-aside', best.kit.number), best.kit.id));
     await must(signOff(this.db, this.next('signed-off', 'kit'), { station: 'kit', note: '', override: null }));
@@ -111,14 +160,26 @@ export class Work {
     for (const part of parts.slice(0, parts.length - leaveOut)) {
       const slot = family.slots.find((s) => s.id === part.slotId);
       const faces = slot === undefined ? null : (slotFacing(family, slot) ?? null);
-      await must(recordPart(this.db, this.next('part-in', '', undefined, 2), part.id, { goesIn: { piece: part.fate === 'refitted' ? 'same' : 'new', faces } }));
+      await must(
+        recordPart(this.db, this.next('part-in', '', undefined, 2), part.id, {
+          goesIn: { piece: part.fate === 'refitted' ? 'same' : 'new', faces },
+        }),
+      );
     }
-    if (leaveOut === 0) await must(signOff(this.db, this.next('signed-off', 'close-up'), { station: 'close-up', note: '', override: null }));
+    if (leaveOut === 0)
+      await must(signOff(this.db, this.next('signed-off', 'close-up'), { station: 'close-up', note: '', override: null }));
   }
 
   async set(): Promise<void> {
     const { unit } = await this.record();
-    if (FAMILIES[unit.family].hasGap) await must(signOff(this.db, this.next('signed-off', 'set', undefined, 10), { station: 'set', note: 'gap 0.7 mm by straight edge, rod as found', override: null }));
+    if (FAMILIES[unit.family].hasGap)
+      await must(
+        signOff(this.db, this.next('signed-off', 'set', undefined, 10), {
+          station: 'set',
+          note: 'gap 0.7 mm by straight edge, rod as found',
+          override: null,
+        }),
+      );
   }
 
   async prove(truth: Truth): Promise<void> {
@@ -126,8 +187,18 @@ export class Work {
     await must(startRun(this.db, change, { runId: change.eventId, targetBar: 80, holdS: 120 }));
     const samples = simulate(truth, this.random);
     const analysis = analyseRun(samples, STANDARD_RULES) ?? null;
-    await must(endRun(this.db, this.next('run-ended'), { runId: change.eventId, rig: 'Stand-in rig', state: 'finished', because: '', samples, analysis }));
-    if (analysis?.outcome === 'pass') await must(signOff(this.db, this.next('signed-off', 'prove', undefined, 1), { station: 'prove', note: '', override: null }));
+    await must(
+      endRun(this.db, this.next('run-ended'), {
+        runId: change.eventId,
+        rig: 'Stand-in rig',
+        state: 'finished',
+        because: '',
+        samples,
+        analysis,
+      }),
+    );
+    if (analysis?.outcome === 'pass')
+      await must(signOff(this.db, this.next('signed-off', 'prove', undefined, 1), { station: 'prove', note: '', override: null }));
   }
 
   async sign(): Promise<void> {
@@ -150,7 +221,9 @@ const dimsOf = (part: TrayPart, wheel: boolean, nominalMm: number): TrayPart['di
     case 'cup':
       return { lengthMm: wheel ? 6 : 7 };
     case 'boot':
-      return wheel ? { idMm: nominalMm < 20 ? 12 : 14, odMm: nominalMm > 23 ? 28 : 26 } : { idMm: 10, odMm: nominalMm > 23 ? 30 : nominalMm < 20 ? 26 : 28 };
+      return wheel
+        ? { idMm: nominalMm < 20 ? 12 : 14, odMm: nominalMm > 23 ? 28 : 26 }
+        : { idMm: 10, odMm: nominalMm > 23 ? 30 : nominalMm < 20 ? 26 : 28 };
     case 'grommet':
       return { idMm: 9, odMm: 18 };
     case 'circlip':
@@ -172,7 +245,13 @@ export const simulate = (truth: Truth, random: Random): readonly RigSample[] => 
   const take = (phase: RigSample['phase'], pump: number): void => {
     t += 0.5;
     chamber = step(chamber, truth, 0.5, pump);
-    samples.push({ t, p: Math.round(Math.max(0, chamber.pBar + random.normal(0.02)) * 1000) / 1000, ml: Math.round(chamber.mlIn * 1e5) / 1e5, c: 21.4, phase });
+    samples.push({
+      t,
+      p: Math.round(Math.max(0, chamber.pBar + random.normal(0.02)) * 1000) / 1000,
+      ml: Math.round(chamber.mlIn * 1e5) / 1e5,
+      c: 21.4,
+      phase,
+    });
   };
   while (chamber.pBar < 80) take('fill', mlPerS);
   for (let i = 0; i <= 240; i++) take('hold', 0);

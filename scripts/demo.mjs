@@ -19,9 +19,11 @@ await install();
 
 const mark = join(data, 'demo-pins.json');
 if (args.includes('--reset')) {
-  if (existsSync(join(data, 'eddrin.db')) && !existsSync(mark)) stop(`${data} holds a shop that is not the demo; it is not thrown away. Choose another folder with EDDRIN_DATA.`);
+  if (existsSync(join(data, 'eddrin.db')) && !existsSync(mark))
+    stop(`${data} holds a shop that is not the demo; it is not thrown away. Choose another folder with EDDRIN_DATA.`);
   say('starting over: the demo’s data is thrown away');
-  for (const name of ['eddrin.db', 'eddrin.db-wal', 'eddrin.db-shm', 'photos', 'rig-truth.json', 'demo-pins.json']) rmSync(join(data, name), { recursive: true, force: true });
+  for (const name of ['eddrin.db', 'eddrin.db-wal', 'eddrin.db-shm', 'photos', 'rig-truth.json', 'demo-pins.json'])
+    rmSync(join(data, name), { recursive: true, force: true });
 }
 if (!existsSync(mark)) {
   if (existsSync(join(data, 'eddrin.db'))) {
@@ -41,8 +43,18 @@ const tokenFile = join(data, 'demo-token');
 if (!existsSync(tokenFile)) writeFileSync(tokenFile, randomBytes(24).toString('base64url'), { mode: 0o600 });
 const token = process.env.EDDRIN_API_TOKEN ?? readFileSync(tokenFile, 'utf8');
 const speed = process.env.EDDRIN_RIG_SPEED ?? '6';
-start('the stand-in rig', ['--import', 'tsx', 'devices/rig/server.ts'], { EDDRIN_RIG_PORT: String(rigPort), EDDRIN_RIG_SPEED: speed, EDDRIN_RIG_TRUTH: join(data, 'rig-truth.json') });
-start('the application', ['node_modules/next/dist/bin/next', 'start', '-p', String(port)], { EDDRIN_DATA: data, EDDRIN_BUILD: '.next', EDDRIN_RIG: `127.0.0.1:${rigPort}`, EDDRIN_API_TOKEN: token, NODE_ENV: 'production' });
+start('the stand-in rig', ['--import', 'tsx', 'devices/rig/server.ts'], {
+  EDDRIN_RIG_PORT: String(rigPort),
+  EDDRIN_RIG_SPEED: speed,
+  EDDRIN_RIG_TRUTH: join(data, 'rig-truth.json'),
+});
+start('the application', ['node_modules/next/dist/bin/next', 'start', '-p', String(port)], {
+  EDDRIN_DATA: data,
+  EDDRIN_BUILD: '.next',
+  EDDRIN_RIG: `127.0.0.1:${rigPort}`,
+  EDDRIN_API_TOKEN: token,
+  NODE_ENV: 'production',
+});
 await answers(`http://localhost:${port}/sign-in`, 60_000);
 console.log(`
   Eddrin’s demo shop is open:  http://localhost:${port}

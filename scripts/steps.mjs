@@ -20,7 +20,8 @@ export function stop(message) {
 
 export function needNode() {
   const [major, minor] = process.versions.node.split('.').map(Number);
-  if (major < LEAST_NODE[0] || (major === LEAST_NODE[0] && minor < LEAST_NODE[1])) stop(`Eddrin needs Node ${LEAST_NODE.join('.')} or newer; this is ${process.versions.node}.`);
+  if (major < LEAST_NODE[0] || (major === LEAST_NODE[0] && minor < LEAST_NODE[1]))
+    stop(`Eddrin needs Node ${LEAST_NODE.join('.')} or newer; this is ${process.versions.node}.`);
 }
 
 export function needRoom(folder) {
@@ -31,7 +32,8 @@ export function needRoom(folder) {
     stop(`The folder ${folder} cannot be written: ${error.message}`);
   }
   const { bavail, bsize } = statfsSync(folder);
-  if (bavail * bsize < LEAST_FREE_BYTES) stop(`Only ${(bavail * bsize / 1e9).toFixed(1)} GB are free where ${folder} lies; 1.5 GB are needed.`);
+  if (bavail * bsize < LEAST_FREE_BYTES)
+    stop(`Only ${((bavail * bsize) / 1e9).toFixed(1)} GB are free where ${folder} lies; 1.5 GB are needed.`);
 }
 
 export const environment = (more = {}) => ({ ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...more });
@@ -42,20 +44,35 @@ export async function install() {
   const lock = hashOf(readFileSync(join(ROOT, 'package-lock.json')));
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
   say('installing packages (npm ci), a minute or so …');
-  await run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error', '--ignore-scripts'], {}, 'The packages could not be installed. Is the registry reachable?');
+  await run(
+    'npm',
+    ['ci', '--no-audit', '--no-fund', '--loglevel=error', '--ignore-scripts'],
+    {},
+    'The packages could not be installed. Is the registry reachable?',
+  );
   writeFileSync(stamp, lock);
 }
 
 /** Builds the application into a folder, unless that holds a build of these very sources. */
 export async function build(folder) {
   const stamp = join(ROOT, folder, 'eddrin-sources');
-  const sources = hashOf(sourceFiles().map((f) => `${f} ${hashOf(readFileSync(join(ROOT, f)))}`).join('\n'));
+  const sources = hashOf(
+    sourceFiles()
+      .map((f) => `${f} ${hashOf(readFileSync(join(ROOT, f)))}`)
+      .join('\n'),
+  );
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === sources) return say('the build is up to date');
   const started = Date.now();
   say('building the application, once …');
   const clock = setInterval(() => say(`  still building, ${Math.round((Date.now() - started) / 1000)} s`), 10_000);
   try {
-    await run(process.execPath, ['node_modules/next/dist/bin/next', 'build'], { EDDRIN_BUILD: folder }, 'The build failed; its words are above.', true);
+    await run(
+      process.execPath,
+      ['node_modules/next/dist/bin/next', 'build'],
+      { EDDRIN_BUILD: folder },
+      'The build failed; its words are above.',
+      true,
+    );
   } finally {
     clearInterval(clock);
   }
@@ -64,7 +81,10 @@ export async function build(folder) {
 }
 
 const sourceFiles = () => [...walk('src'), 'package-lock.json', 'next.config.ts', 'postcss.config.mjs', 'tsconfig.json'].sort();
-const walk = (folder) => readdirSync(join(ROOT, folder), { withFileTypes: true }).flatMap((e) => (e.isDirectory() ? walk(join(folder, e.name)) : e.name.endsWith('.test.ts') ? [] : [join(folder, e.name)]));
+const walk = (folder) =>
+  readdirSync(join(ROOT, folder), { withFileTypes: true }).flatMap((e) =>
+    e.isDirectory() ? walk(join(folder, e.name)) : e.name.endsWith('.test.ts') ? [] : [join(folder, e.name)],
+  );
 const hashOf = (data) => createHash('sha256').update(data).digest('hex');
 
 const children = new Set();
@@ -72,7 +92,11 @@ const children = new Set();
 /** Runs a command to its end. @param quiet holds its output back unless it fails */
 export function run(command, args, env, failure, quiet = false) {
   return new Promise((resolve) => {
-    const child = spawn(command, args, { cwd: ROOT, env: environment(env), stdio: quiet ? ['ignore', 'pipe', 'pipe'] : ['ignore', 'inherit', 'inherit'] });
+    const child = spawn(command, args, {
+      cwd: ROOT,
+      env: environment(env),
+      stdio: quiet ? ['ignore', 'pipe', 'pipe'] : ['ignore', 'inherit', 'inherit'],
+    });
     children.add(child);
     let output = '';
     child.stdout?.on('data', (d) => (output += d));
@@ -153,4 +177,3 @@ export async function answers(url, withinMs) {
 }
 
 export const has = (command) => spawnSync('sh', ['-c', `command -v ${command}`]).status === 0;
-

@@ -13,7 +13,11 @@ const NOISE_BAR = 0.02;
 const FILL_S = 9;
 
 type Command = { cmd?: string; unit?: string; targetBar?: number; how?: string };
-type Mode = { readonly kind: 'idle' } | { readonly kind: 'fill'; readonly targetBar: number; readonly mlPerS: number } | { readonly kind: 'hold' } | { readonly kind: 'down' };
+type Mode =
+  | { readonly kind: 'idle' }
+  | { readonly kind: 'fill'; readonly targetBar: number; readonly mlPerS: number }
+  | { readonly kind: 'hold' }
+  | { readonly kind: 'down' };
 
 const truthOf = (tag: string): Truth => {
   const file = process.env.EDDRIN_RIG_TRUTH;
@@ -39,7 +43,11 @@ const serve = (socket: Socket): void => {
     } else if (mode.kind === 'hold') chamber = step(chamber, truth, SAMPLE_S, 0);
     else chamber = { ...chamber, pBar: chamber.pBar * 0.6, mlIn: chamber.mlIn * 0.6 };
     const p = Math.max(0, chamber.pBar + NOISE_BAR * normal());
-    send(trouble === 'rubbish' ? { t, p: 'overload', ml: null } : { t: round(t, 10), p: round(p, 1000), ml: round(chamber.mlIn, 1e5), c: round(21.4 + 0.02 * normal(), 100) });
+    send(
+      trouble === 'rubbish'
+        ? { t, p: 'overload', ml: null }
+        : { t: round(t, 10), p: round(p, 1000), ml: round(chamber.mlIn, 1e5), c: round(21.4 + 0.02 * normal(), 100) },
+    );
     if (mode.kind === 'down' && chamber.pBar < 0.2) {
       mode = { kind: 'idle' };
       send({ event: 'down' });
@@ -49,7 +57,8 @@ const serve = (socket: Socket): void => {
 
   const obey = (c: Command): void => {
     if (c.cmd === 'begin') [truth, chamber, mode, t, trouble] = [truthOf(c.unit ?? ''), EMPTY, { kind: 'idle' }, 0, undefined];
-    else if (c.cmd === 'pressurise' && typeof c.targetBar === 'number') mode = { kind: 'fill', targetBar: c.targetBar, mlPerS: (truth.complianceMlPerBar * c.targetBar + truth.airMl) / FILL_S };
+    else if (c.cmd === 'pressurise' && typeof c.targetBar === 'number')
+      mode = { kind: 'fill', targetBar: c.targetBar, mlPerS: (truth.complianceMlPerBar * c.targetBar + truth.airMl) / FILL_S };
     else if (c.cmd === 'release') mode = { kind: 'down' };
     else if (c.cmd === 'misbehave') {
       trouble = c.how;

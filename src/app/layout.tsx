@@ -3,7 +3,10 @@ import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import './globals.css';
 
-export const metadata: Metadata = { title: { default: 'Eddrin', template: '%s · Eddrin' }, description: 'From the counter to release: hydraulic cylinders, reconditioned.' };
+export const metadata: Metadata = {
+  title: { default: 'Eddrin', template: '%s · Eddrin' },
+  description: 'From the counter to release: hydraulic cylinders, reconditioned.',
+};
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 /** Follows the system's theme until the person switches; runs before the first paint. */

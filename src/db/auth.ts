@@ -20,13 +20,20 @@ const makeAuth = (db: Db) =>
     baseURL: process.env.EDDRIN_ORIGIN ?? 'http://localhost',
     secret: secret(),
     telemetry: { enabled: false },
-    database: drizzleAdapter(db, { provider: 'sqlite', schema: { user: people, session: sessions, account: accounts, verification: verifications }, transaction: false }),
+    database: drizzleAdapter(db, {
+      provider: 'sqlite',
+      schema: { user: people, session: sessions, account: accounts, verification: verifications },
+      transaction: false,
+    }),
     emailAndPassword: { enabled: true, disableSignUp: true, minPasswordLength: 4, maxPasswordLength: 64 },
     session: { expiresIn: IDLE_S, updateAge: 5 * 60 },
     user: { additionalFields: { role: { type: 'string', input: false }, bench: { type: 'string', required: false, input: false } } },
     advanced: { useSecureCookies: process.env.EDDRIN_ORIGIN?.startsWith('https:') ?? false, ipAddress: { ipAddressHeaders: [] } },
     rateLimit: { enabled: false },
-    plugins: [username({ minUsernameLength: 1, maxUsernameLength: 60, usernameValidator: (name) => /^[a-z0-9-]+$/.test(name) }), nextCookies()],
+    plugins: [
+      username({ minUsernameLength: 1, maxUsernameLength: 60, usernameValidator: (name) => /^[a-z0-9-]+$/.test(name) }),
+      nextCookies(),
+    ],
   });
 
 /** Signs cookies: from the environment, or made once and kept in the data folder. */

@@ -24,7 +24,14 @@ export type Change = {
 
 export type ChangeError =
   | { readonly code: 'no-such-unit' }
-  | { readonly code: 'stale'; readonly yours: number; readonly theirs: number; readonly by: string; readonly at: number; readonly what: string }
+  | {
+      readonly code: 'stale';
+      readonly yours: number;
+      readonly theirs: number;
+      readonly by: string;
+      readonly at: number;
+      readonly what: string;
+    }
   | { readonly code: 'refused'; readonly reasons: readonly string[] };
 
 export type Changed = { readonly unitId: string; readonly version: number };
@@ -43,7 +50,10 @@ export async function changeUnit(
   // Read ahead of the turn, so that the transaction is short; inside it the version tells whether this still holds.
   const ahead = await loadUnit(db, change.unitId);
   return db.transaction(async (tx) => {
-    const [repeated] = await tx.select({ unitId: unitEvents.unitId, version: unitEvents.version }).from(unitEvents).where(eq(unitEvents.id, change.eventId));
+    const [repeated] = await tx
+      .select({ unitId: unitEvents.unitId, version: unitEvents.version })
+      .from(unitEvents)
+      .where(eq(unitEvents.id, change.eventId));
     if (repeated !== undefined) return ok(repeated);
     const [row] = await tx.select().from(units).where(eq(units.id, change.unitId));
     const before = row?.version === ahead?.unit.version ? ahead : await loadUnit(tx, change.unitId);
@@ -73,7 +83,11 @@ export async function applyEdits(tx: Tx, edits: readonly Edit[]): Promise<readon
   for (const name of TRACKED_NAMES) {
     const rows = edits.flatMap((e) => (e.table === name && 'put' in e ? [e.put] : []));
     if (rows.length === 0) continue;
-    const before = await rowsById(tx, name, rows.map((r) => r.id));
+    const before = await rowsById(
+      tx,
+      name,
+      rows.map((r) => r.id),
+    );
     await upsert(tx, name, rows);
     for (const row of rows) changes.push({ table: name, id: row.id, before: before.get(row.id) ?? null, after: row });
   }
@@ -89,22 +103,41 @@ export async function applyEdits(tx: Tx, edits: readonly Edit[]): Promise<readon
 
 const rowsById = async (tx: Tx, name: TrackedName, ids: readonly string[]): Promise<ReadonlyMap<string, Row<TrackedName>>> => {
   const table = TRACKED[name];
-  const rows = (await tx.select().from(table).where(inArray(table.id, [...ids]))) as readonly Row<TrackedName>[];
+  const rows = (await tx
+    .select()
+    .from(table)
+    .where(inArray(table.id, [...ids]))) as readonly Row<TrackedName>[];
   return new Map(rows.map((r) => [r.id, r]));
 };
 
 const upsert = async (tx: Tx, name: TrackedName, rows: readonly Row<TrackedName>[]): Promise<void> => {
   const table = TRACKED[name];
-  const set = Object.fromEntries(Object.keys(getTableColumns(table)).filter((c) => c !== 'id').map((c) => [c, sql.raw(`excluded.${snake(c)}`)]));
+  const set = Object.fromEntries(
+    Object.keys(getTableColumns(table))
+      .filter((c) => c !== 'id')
+      .map((c) => [c, sql.raw(`excluded.${snake(c)}`)]),
+  );
   // Rows of one table: the union of row types does not narrow by itself.
-  await tx.insert(table).values(rows as never).onConflictDoUpdate({ target: table.id, set });
+  await tx
+    .insert(table)
+    .values(rows as never)
+    .onConflictDoUpdate({ target: table.id, set });
 };
 
 const snake = (name: string): string => name.replace(/([a-z0-9])([A-Z])/g, '$1_$2').toLowerCase();
 
 export async function appendEvent(tx: Tx, change: Omit<Change, 'version'>, version: number, changes: readonly RowChange[]): Promise<void> {
   const payload = EventPayload.parse({ version: 1, changes });
-  await tx.insert(unitEvents).values({ id: change.eventId, unitId: change.unitId, version, at: change.at, personId: change.person.id, kind: change.kind, note: change.note, payload });
+  await tx.insert(unitEvents).values({
+    id: change.eventId,
+    unitId: change.unitId,
+    version,
+    at: change.at,
+    personId: change.person.id,
+    kind: change.kind,
+    note: change.note,
+    payload,
+  });
 }
 
 const staleness = async (tx: Tx, yours: number, before: UnitRecord): Promise<ChangeError> => {

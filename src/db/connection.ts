@@ -34,7 +34,8 @@ export async function openDb(url = databaseUrl()): Promise<Db> {
   return drizzle(queueWrites(client), { schema, casing: 'snake_case' });
 }
 
-export const migrateDb = (db: Db, folder = join(process.cwd(), 'src/db/migrations')): Promise<void> => migrate(db, { migrationsFolder: folder });
+export const migrateDb = (db: Db, folder = join(process.cwd(), 'src/db/migrations')): Promise<void> =>
+  migrate(db, { migrationsFolder: folder });
 
 declare global {
   // One connection and one writer queue a process, also when a bundler makes two copies of this module.

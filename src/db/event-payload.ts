@@ -1,9 +1,37 @@
 import { createSelectSchema } from 'drizzle-zod';
 import { z } from 'zod';
-import { certificates, gaugings, marks, parts, photos, readings, rigRuns, signatures, steps, stockMoves, timers, units, verdicts } from './tables';
+import {
+  certificates,
+  gaugings,
+  marks,
+  parts,
+  photos,
+  readings,
+  rigRuns,
+  signatures,
+  steps,
+  stockMoves,
+  timers,
+  units,
+  verdicts,
+} from './tables';
 
 /** Tables whose rows are a unit's own; every change to them is an event. Parents before children. */
-export const TRACKED = { units, gaugings, readings, marks, verdicts, parts, steps, stockMoves, timers, rigRuns, signatures, certificates, photos } as const;
+export const TRACKED = {
+  units,
+  gaugings,
+  readings,
+  marks,
+  verdicts,
+  parts,
+  steps,
+  stockMoves,
+  timers,
+  rigRuns,
+  signatures,
+  certificates,
+  photos,
+} as const;
 export type TrackedName = keyof typeof TRACKED;
 export const TRACKED_NAMES = Object.keys(TRACKED) as readonly TrackedName[];
 export type Row<T extends TrackedName> = (typeof TRACKED)[T]['$inferSelect'];
@@ -34,7 +62,9 @@ export const EventPayload = z.strictObject({ version: z.literal(1), changes: z.a
 export type EventPayload = z.output<typeof EventPayload>;
 
 /** What is to be done to one row. */
-export type Edit = { [T in TrackedName]: { readonly table: T; readonly put: Row<T> } }[TrackedName] | { readonly table: TrackedName; readonly drop: string };
+export type Edit =
+  | { [T in TrackedName]: { readonly table: T; readonly put: Row<T> } }[TrackedName]
+  | { readonly table: TrackedName; readonly drop: string };
 
 export const put = <T extends TrackedName>(table: T, row: Row<T>): Edit => ({ table, put: row }) as Edit;
 export const drop = (table: TrackedName, id: string): Edit => ({ table, drop: id });

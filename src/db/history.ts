@@ -3,16 +3,32 @@ import { EVENT_KINDS, type EventKind } from '@/core/unit/event-kind';
 import type { Reader } from './connection';
 import { people, unitEvents } from './tables';
 
-export type HistoryLine = { readonly id: string; readonly at: number; readonly by: string; readonly kind: EventKind; readonly note: string; readonly undone: boolean };
+export type HistoryLine = {
+  readonly id: string;
+  readonly at: number;
+  readonly by: string;
+  readonly kind: EventKind;
+  readonly note: string;
+  readonly undone: boolean;
+};
 
 /** What happened to a unit, the newest first. */
 export async function historyOf(db: Reader, unitId: string, limit = 200): Promise<readonly HistoryLine[]> {
   const rows = await db
-    .select({ id: unitEvents.id, at: unitEvents.at, by: people.name, kind: unitEvents.kind, note: unitEvents.note, undoneBy: unitEvents.undoneBy })
+    .select({
+      id: unitEvents.id,
+      at: unitEvents.at,
+      by: people.name,
+      kind: unitEvents.kind,
+      note: unitEvents.note,
+      undoneBy: unitEvents.undoneBy,
+    })
     .from(unitEvents)
     .innerJoin(people, eq(unitEvents.personId, people.id))
     .where(eq(unitEvents.unitId, unitId))
     .orderBy(desc(unitEvents.version))
     .limit(limit);
-  return rows.flatMap(({ undoneBy, kind, ...row }) => (kind in EVENT_KINDS ? [{ ...row, kind: kind as EventKind, undone: undoneBy !== null }] : []));
+  return rows.flatMap(({ undoneBy, kind, ...row }) =>
+    kind in EVENT_KINDS ? [{ ...row, kind: kind as EventKind, undone: undoneBy !== null }] : [],
+  );
 }

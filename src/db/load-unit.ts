@@ -17,7 +17,11 @@ const Texts = z.array(z.string());
 const MarkKindDoor = z.enum(MARK_KINDS);
 const StationDoor = z.enum(STATIONS);
 /** What we computed and stored ourselves: its form is checked where the route and the screens rest on it. */
-const JudgementDoor = z.looseObject({ outcome: z.enum(['reuse', 'polish', 'hone', 'sleeve', 'scrap', 'undecided']), targetDiaMm: z.number().nullable(), toDo: z.array(z.looseObject({ text: z.string() })) });
+const JudgementDoor = z.looseObject({
+  outcome: z.enum(['reuse', 'polish', 'hone', 'sleeve', 'scrap', 'undecided']),
+  targetDiaMm: z.number().nullable(),
+  toDo: z.array(z.looseObject({ text: z.string() })),
+});
 
 const unitQuery = (db: Pick<Db, 'query'>) =>
   db.query.units.findFirst({
@@ -25,7 +29,10 @@ const unitQuery = (db: Pick<Db, 'query'>) =>
     with: {
       job: { with: { customer: true } },
       parts: { orderBy: (p) => asc(p.seq) },
-      gaugings: { orderBy: (g) => asc(g.at), with: { readings: { columns: { xMm: true, clockDeg: true, diaMm: true }, orderBy: (r) => asc(r.seq) } } },
+      gaugings: {
+        orderBy: (g) => asc(g.at),
+        with: { readings: { columns: { xMm: true, clockDeg: true, diaMm: true }, orderBy: (r) => asc(r.seq) } },
+      },
       marks: { orderBy: (m) => asc(m.name) },
       verdicts: { orderBy: (v) => asc(v.at) },
       steps: { orderBy: (s) => asc(s.at) },
@@ -50,7 +57,15 @@ export async function loadUnit(db: Pick<Db, 'query'>, unitId: string): Promise<U
   const { job, parts, gaugings, marks, verdicts, steps, stockMoves: moves, timers, rigRuns, signatures, photos, ...unit } = row;
   return {
     unit: toUnit(unit),
-    job: { id: job.id, customer: job.customer.name, phone: job.customer.phone, machine: job.machine, complaints: Complaints.parse(job.complaints), complaintText: job.complaintText, promisedAt: job.promisedAt },
+    job: {
+      id: job.id,
+      customer: job.customer.name,
+      phone: job.customer.phone,
+      machine: job.machine,
+      complaints: Complaints.parse(job.complaints),
+      complaintText: job.complaintText,
+      promisedAt: job.promisedAt,
+    },
     tray: parts.map(toPart),
     gaugings,
     marks: marks.map(toMark),
@@ -74,11 +89,24 @@ export async function loadUnit(db: Pick<Db, 'query'>, unitId: string): Promise<U
 export const toUnit = (row: Row<'units'>): Unit => ({ ...row, geometry: GeometryDoor.parse(row.geometry) });
 export const toPart = ({ unitId: _, seq: __, ...part }: Row<'parts'>): TrayPart => TrayPartDoor.parse(part);
 export const toMark = ({ unitId: _, ...m }: Row<'marks'>): MarkRecord => ({ ...m, kind: MarkKindDoor.parse(m.kind) });
-export const toStep = ({ unitId: _, ...s }: Row<'steps'>): Step => ({ ...s, station: StationDoor.parse(s.station), unmet: Texts.parse(s.unmet) });
-export const toVerdict = (v: Row<'verdicts'>): SavedVerdict => ({ id: v.id, gaugingId: v.gaugingId, at: v.at, personId: v.personId, answer: JudgementDoor.parse(v.answer) as unknown as Judgement });
+export const toStep = ({ unitId: _, ...s }: Row<'steps'>): Step => ({
+  ...s,
+  station: StationDoor.parse(s.station),
+  unmet: Texts.parse(s.unmet),
+});
+export const toVerdict = (v: Row<'verdicts'>): SavedVerdict => ({
+  id: v.id,
+  gaugingId: v.gaugingId,
+  at: v.at,
+  personId: v.personId,
+  answer: JudgementDoor.parse(v.answer) as unknown as Judgement,
+});
 
 /** Pieces of a kit on hand. */
 export const onHand = async (db: Reader, kitId: string): Promise<number> => {
-  const [row] = await db.select({ qty: sum(stockMoves.qty) }).from(stockMoves).where(eq(stockMoves.kitId, kitId));
+  const [row] = await db
+    .select({ qty: sum(stockMoves.qty) })
+    .from(stockMoves)
+    .where(eq(stockMoves.kitId, kitId));
   return Number(row?.qty ?? 0);
 };

@@ -27,7 +27,9 @@ export async function addPerson(db: Db, p: NewPerson, at: number): Promise<void>
       createdAt: now,
       updatedAt: now,
     });
-    await tx.insert(accounts).values({ id: `${p.id}-pin`, accountId: p.id, providerId: 'credential', userId: p.id, password, createdAt: now, updatedAt: now });
+    await tx
+      .insert(accounts)
+      .values({ id: `${p.id}-pin`, accountId: p.id, providerId: 'credential', userId: p.id, password, createdAt: now, updatedAt: now });
   });
 }
 
@@ -46,7 +48,8 @@ export async function checkPin(db: Db, personId: string, pin: string, now: numbe
   // The try is counted before the PIN is checked: many at once do not get more tries than one after another.
   const counted = afterWrongPin(person, now);
   await db.update(people).set(counted).where(eq(people.id, personId));
-  if (!(await verifyPassword({ hash: account.password as string, password: pin }))) return fail(counted.lockedUntil === null ? { code: 'wrong-pin' } : { code: 'locked', until: counted.lockedUntil });
+  if (!(await verifyPassword({ hash: account.password as string, password: pin })))
+    return fail(counted.lockedUntil === null ? { code: 'wrong-pin' } : { code: 'locked', until: counted.lockedUntil });
   await db.update(people).set({ failedPins: 0, lockedUntil: null }).where(eq(people.id, personId));
   return ok({ id: person.id, name: person.name, role: person.role, bench: person.bench });
 }
@@ -66,6 +69,9 @@ export const signOut = async (headers: Headers): Promise<void> => {
 export async function whoIs(db: Reader, headers: Headers): Promise<Person | undefined> {
   const session = await (await theAuth()).api.getSession({ headers });
   if (session === null) return undefined;
-  const [person] = await db.select({ id: people.id, name: people.name, role: people.role, bench: people.bench }).from(people).where(eq(people.id, session.user.id));
+  const [person] = await db
+    .select({ id: people.id, name: people.name, role: people.role, bench: people.bench })
+    .from(people)
+    .where(eq(people.id, session.user.id));
   return person;
 }

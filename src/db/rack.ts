@@ -10,17 +10,31 @@ import { customers, jobs, units } from './tables';
 export const onTheRack = (db: Reader): Promise<readonly TrayTag[]> => tags(db, isNull(units.exit), asc(units.dueAt), 1000);
 
 /** Units that have left, the newest first. @param since ms since 1970 */
-export const leftSince = (db: Reader, since: number): Promise<readonly TrayTag[]> => tags(db, and(isNotNull(units.exit), gte(units.exitAt, since)), desc(units.exitAt), 500);
+export const leftSince = (db: Reader, since: number): Promise<readonly TrayTag[]> =>
+  tags(db, and(isNotNull(units.exit), gte(units.exitAt, since)), desc(units.exitAt), 500);
 
 /** Units by tag, machine, customer, or marks on the casting; in the shop or not. */
 export async function findUnits(db: Reader, text: string): Promise<readonly TrayTag[]> {
   const number = tagNumber(text);
   const part = `%${text.trim().replaceAll(/[%_]/g, '')}%`;
-  return tags(db, or(number === undefined ? undefined : eq(units.tagNo, number), like(jobs.machine, part), like(customers.name, part), like(units.identityMarks, part)), desc(units.createdAt), 60);
+  return tags(
+    db,
+    or(
+      number === undefined ? undefined : eq(units.tagNo, number),
+      like(jobs.machine, part),
+      like(customers.name, part),
+      like(units.identityMarks, part),
+    ),
+    desc(units.createdAt),
+    60,
+  );
 }
 
 export const howManyLeft = async (db: Reader): Promise<number> => {
-  const [row] = await db.select({ n: count() }).from(units).where(inArray(units.exit, ['released', 'scrapped', 'returned']));
+  const [row] = await db
+    .select({ n: count() })
+    .from(units)
+    .where(inArray(units.exit, ['released', 'scrapped', 'returned']));
   return row?.n ?? 0;
 };
 
@@ -50,5 +64,8 @@ const tags = async (db: Reader, where: SQL | undefined, order: SQL, limit: numbe
     .where(where)
     .orderBy(order)
     .limit(limit);
-  return rows.map(({ complaints, complaintText, ...row }) => ({ ...row, complaint: sayComplaint(Complaints.parse(complaints), complaintText) }));
+  return rows.map(({ complaints, complaintText, ...row }) => ({
+    ...row,
+    complaint: sayComplaint(Complaints.parse(complaints), complaintText),
+  }));
 };

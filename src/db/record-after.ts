@@ -23,9 +23,15 @@ export const recordAfter = (r: UnitRecord, edits: readonly Edit[]): UnitRecord |
   };
 };
 
-const rowsOf = <T extends TrackedName>(table: T, edits: readonly Edit[]): readonly Row<T>[] => edits.flatMap((e) => (e.table === table && 'put' in e ? [e.put as Row<T>] : []));
+const rowsOf = <T extends TrackedName>(table: T, edits: readonly Edit[]): readonly Row<T>[] =>
+  edits.flatMap((e) => (e.table === table && 'put' in e ? [e.put as Row<T>] : []));
 
-const patched = <T extends TrackedName, P extends { readonly id: string }>(list: readonly P[], table: T, edits: readonly Edit[], to: (row: Row<T>) => P): readonly P[] => {
+const patched = <T extends TrackedName, P extends { readonly id: string }>(
+  list: readonly P[],
+  table: T,
+  edits: readonly Edit[],
+  to: (row: Row<T>) => P,
+): readonly P[] => {
   const puts = new Map(rowsOf(table, edits).map((row) => [row.id, to(row)]));
   const drops = new Set(edits.flatMap((e) => (e.table === table && 'drop' in e ? [e.drop] : [])));
   const known = new Set(list.map((p) => p.id));

@@ -1,5 +1,22 @@
 import { relations } from 'drizzle-orm';
-import { customers, gaugings, jobs, kitItems, kits, marks, parts, photos, readings, rigRuns, signatures, steps, stockMoves, timers, units, verdicts } from './tables';
+import {
+  customers,
+  gaugings,
+  jobs,
+  kitItems,
+  kits,
+  marks,
+  parts,
+  photos,
+  readings,
+  rigRuns,
+  signatures,
+  steps,
+  stockMoves,
+  timers,
+  units,
+  verdicts,
+} from './tables';
 
 // What hangs on what, so that a whole unit is read by one statement.
 
@@ -17,8 +34,9 @@ export const unitRelations = relations(units, ({ one, many }) => ({
   photos: many(photos),
 }));
 
-const ofUnit = (table: typeof parts | typeof marks | typeof verdicts | typeof steps | typeof timers | typeof rigRuns | typeof signatures | typeof photos) =>
-  relations(table, ({ one }) => ({ unit: one(units, { fields: [table.unitId], references: [units.id] }) }));
+const ofUnit = (
+  table: typeof parts | typeof marks | typeof verdicts | typeof steps | typeof timers | typeof rigRuns | typeof signatures | typeof photos,
+) => relations(table, ({ one }) => ({ unit: one(units, { fields: [table.unitId], references: [units.id] }) }));
 
 export const partRelations = ofUnit(parts);
 export const markRelations = ofUnit(marks);
@@ -29,9 +47,19 @@ export const rigRunRelations = ofUnit(rigRuns);
 export const signatureRelations = ofUnit(signatures);
 export const photoRelations = ofUnit(photos);
 
-export const jobRelations = relations(jobs, ({ one }) => ({ customer: one(customers, { fields: [jobs.customerId], references: [customers.id] }) }));
-export const gaugingRelations = relations(gaugings, ({ one, many }) => ({ unit: one(units, { fields: [gaugings.unitId], references: [units.id] }), readings: many(readings) }));
-export const readingRelations = relations(readings, ({ one }) => ({ gauging: one(gaugings, { fields: [readings.gaugingId], references: [gaugings.id] }) }));
-export const stockMoveRelations = relations(stockMoves, ({ one }) => ({ unit: one(units, { fields: [stockMoves.unitId], references: [units.id] }), kit: one(kits, { fields: [stockMoves.kitId], references: [kits.id] }) }));
+export const jobRelations = relations(jobs, ({ one }) => ({
+  customer: one(customers, { fields: [jobs.customerId], references: [customers.id] }),
+}));
+export const gaugingRelations = relations(gaugings, ({ one, many }) => ({
+  unit: one(units, { fields: [gaugings.unitId], references: [units.id] }),
+  readings: many(readings),
+}));
+export const readingRelations = relations(readings, ({ one }) => ({
+  gauging: one(gaugings, { fields: [readings.gaugingId], references: [gaugings.id] }),
+}));
+export const stockMoveRelations = relations(stockMoves, ({ one }) => ({
+  unit: one(units, { fields: [stockMoves.unitId], references: [units.id] }),
+  kit: one(kits, { fields: [stockMoves.kitId], references: [kits.id] }),
+}));
 export const kitRelations = relations(kits, ({ many }) => ({ items: many(kitItems) }));
 export const kitItemRelations = relations(kitItems, ({ one }) => ({ kit: one(kits, { fields: [kitItems.kitId], references: [kits.id] }) }));

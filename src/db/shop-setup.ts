@@ -19,11 +19,15 @@ export async function insertKit(db: Db, { items, stock, ...kit }: NewKit, at: nu
   await db.transaction(async (tx) => {
     await tx.insert(kits).values({ id, ...kit });
     await tx.insert(kitItems).values(items.map((item, seq) => ({ id: `${id}-${seq}`, kitId: id, seq, ...item })));
-    if (stock > 0) await tx.insert(stockMoves).values({ id: `${id}-received`, kitId: id, unitId: null, qty: stock, reason: 'received', at, personId });
+    if (stock > 0)
+      await tx.insert(stockMoves).values({ id: `${id}-received`, kitId: id, unitId: null, qty: stock, reason: 'received', at, personId });
   });
 }
 
 /** Adds a version of the shop's rules; the newest is in force. */
-export const insertRuleSet = async (db: Db, set: { readonly version: number; readonly at: number; readonly personId: string; readonly note: string; readonly rules: Rules }): Promise<void> => {
+export const insertRuleSet = async (
+  db: Db,
+  set: { readonly version: number; readonly at: number; readonly personId: string; readonly note: string; readonly rules: Rules },
+): Promise<void> => {
   await db.insert(ruleSets).values({ id: `rules-${set.version}`, ...set });
 };

@@ -29,7 +29,9 @@ export const sessions = sqliteTable(
   {
     id: id(),
     token: text().notNull().unique(),
-    userId: text().notNull().references(() => people.id, { onDelete: 'cascade' }),
+    userId: text()
+      .notNull()
+      .references(() => people.id, { onDelete: 'cascade' }),
     expiresAt: dated().notNull(),
     ipAddress: text(),
     userAgent: text(),
@@ -46,7 +48,9 @@ export const accounts = sqliteTable(
     id: id(),
     accountId: text().notNull(),
     providerId: text().notNull(),
-    userId: text().notNull().references(() => people.id, { onDelete: 'cascade' }),
+    userId: text()
+      .notNull()
+      .references(() => people.id, { onDelete: 'cascade' }),
     password: text(),
     accessToken: text(),
     refreshToken: text(),
@@ -61,15 +65,28 @@ export const accounts = sqliteTable(
 );
 
 /** The sign-in library's own short-lived tokens. */
-export const verifications = sqliteTable('verifications', { id: id(), identifier: text().notNull(), value: text().notNull(), expiresAt: dated().notNull(), createdAt: dated(), updatedAt: dated() });
+export const verifications = sqliteTable('verifications', {
+  id: id(),
+  identifier: text().notNull(),
+  value: text().notNull(),
+  expiresAt: dated().notNull(),
+  createdAt: dated(),
+  updatedAt: dated(),
+});
 
-export const customers = sqliteTable('customers', { id: id(), name: text().notNull(), phone: text().notNull(), createdAt: time().notNull() }, (t) => [index('customers_name').on(t.name)]);
+export const customers = sqliteTable(
+  'customers',
+  { id: id(), name: text().notNull(), phone: text().notNull(), createdAt: time().notNull() },
+  (t) => [index('customers_name').on(t.name)],
+);
 
 export const jobs = sqliteTable(
   'jobs',
   {
     id: id(),
-    customerId: text().notNull().references(() => customers.id),
+    customerId: text()
+      .notNull()
+      .references(() => customers.id),
     machine: text().notNull(),
     complaints: text({ mode: 'json' }).notNull(),
     complaintText: text().notNull(),
@@ -83,7 +100,9 @@ export const units = sqliteTable(
   'units',
   {
     id: id(),
-    jobId: text().notNull().references(() => jobs.id),
+    jobId: text()
+      .notNull()
+      .references(() => jobs.id),
     tagNo: integer().notNull().unique(),
     family: text({ enum: ['master-single', 'master-tandem', 'wheel-double'] }).notNull(),
     position: text().notNull(),
@@ -110,10 +129,14 @@ export const unitEvents = sqliteTable(
   'unit_events',
   {
     id: id(),
-    unitId: text().notNull().references(() => units.id),
+    unitId: text()
+      .notNull()
+      .references(() => units.id),
     version: integer().notNull(),
     at: time().notNull(),
-    personId: text().notNull().references(() => people.id),
+    personId: text()
+      .notNull()
+      .references(() => people.id),
     kind: text().notNull(),
     note: text().notNull(),
     payload: text({ mode: 'json' }).notNull(),
@@ -122,7 +145,10 @@ export const unitEvents = sqliteTable(
   (t) => [uniqueIndex('unit_events_order').on(t.unitId, t.version)],
 );
 
-const ofUnit = () => text().notNull().references(() => units.id);
+const ofUnit = () =>
+  text()
+    .notNull()
+    .references(() => units.id);
 
 /** The tray: one row a slot. */
 export const parts = sqliteTable(
@@ -156,7 +182,16 @@ export const gaugings = sqliteTable(
 
 export const readings = sqliteTable(
   'readings',
-  { id: id(), gaugingId: text().notNull().references(() => gaugings.id), seq: integer().notNull(), xMm: real().notNull(), clockDeg: real().notNull(), diaMm: real().notNull() },
+  {
+    id: id(),
+    gaugingId: text()
+      .notNull()
+      .references(() => gaugings.id),
+    seq: integer().notNull(),
+    xMm: real().notNull(),
+    clockDeg: real().notNull(),
+    diaMm: real().notNull(),
+  },
   (t) => [index('readings_gauging').on(t.gaugingId)],
 );
 
@@ -187,7 +222,9 @@ export const verdicts = sqliteTable(
     id: id(),
     unitId: ofUnit(),
     gaugingId: text().references(() => gaugings.id),
-    ruleSetId: text().notNull().references(() => ruleSets.id),
+    ruleSetId: text()
+      .notNull()
+      .references(() => ruleSets.id),
     at: time().notNull(),
     personId: text().notNull(),
     outcome: text().notNull(),
@@ -200,29 +237,73 @@ export const verdicts = sqliteTable(
 /** A station signed off. `override` holds a lead's reason where a condition was not met. */
 export const steps = sqliteTable(
   'steps',
-  { id: id(), unitId: ofUnit(), station: text().notNull(), at: time().notNull(), personId: text().notNull(), note: text().notNull(), override: text(), unmet: text({ mode: 'json' }).notNull() },
+  {
+    id: id(),
+    unitId: ofUnit(),
+    station: text().notNull(),
+    at: time().notNull(),
+    personId: text().notNull(),
+    note: text().notNull(),
+    override: text(),
+    unmet: text({ mode: 'json' }).notNull(),
+  },
   (t) => [index('steps_unit').on(t.unitId)],
 );
 
-export const kits = sqliteTable('kits', { id: id(), number: text().notNull().unique(), name: text().notNull(), price: real().notNull(), leadDays: integer(), note: text().notNull() });
+export const kits = sqliteTable('kits', {
+  id: id(),
+  number: text().notNull().unique(),
+  name: text().notNull(),
+  price: real().notNull(),
+  leadDays: integer(),
+  note: text().notNull(),
+});
 
 export const kitItems = sqliteTable(
   'kit_items',
-  { id: id(), kitId: text().notNull().references(() => kits.id), seq: integer().notNull(), kind: text().notNull(), name: text().notNull(), qty: integer().notNull(), dims: text({ mode: 'json' }).notNull() },
+  {
+    id: id(),
+    kitId: text()
+      .notNull()
+      .references(() => kits.id),
+    seq: integer().notNull(),
+    kind: text().notNull(),
+    name: text().notNull(),
+    qty: integer().notNull(),
+    dims: text({ mode: 'json' }).notNull(),
+  },
   (t) => [index('kit_items_kit').on(t.kitId)],
 );
 
 /** Every piece that came or went; what is on hand is their sum, and never below zero. */
 export const stockMoves = sqliteTable(
   'stock_moves',
-  { id: id(), kitId: text().notNull().references(() => kits.id), unitId: text().references(() => units.id), qty: integer().notNull(), reason: text({ enum: ['received', 'set-aside', 'adjusted'] }).notNull(), at: time().notNull(), personId: text().notNull() },
+  {
+    id: id(),
+    kitId: text()
+      .notNull()
+      .references(() => kits.id),
+    unitId: text().references(() => units.id),
+    qty: integer().notNull(),
+    reason: text({ enum: ['received', 'set-aside', 'adjusted'] }).notNull(),
+    at: time().notNull(),
+    personId: text().notNull(),
+  },
   (t) => [index('stock_moves_kit').on(t.kitId), index('stock_moves_unit').on(t.unitId)],
 );
 
 /** A wait with an owner. */
 export const timers = sqliteTable(
   'timers',
-  { id: id(), unitId: ofUnit(), label: text().notNull(), startedAt: time().notNull(), endsAt: time().notNull(), personId: text().notNull(), doneAt: time() },
+  {
+    id: id(),
+    unitId: ofUnit(),
+    label: text().notNull(),
+    startedAt: time().notNull(),
+    endsAt: time().notNull(),
+    personId: text().notNull(),
+    doneAt: time(),
+  },
   (t) => [index('timers_unit').on(t.unitId), index('timers_open').on(t.doneAt, t.endsAt)],
 );
 
@@ -247,16 +328,36 @@ export const rigRuns = sqliteTable(
   (t) => [index('rig_runs_unit').on(t.unitId, t.startedAt)],
 );
 
-export const signatures = sqliteTable('signatures', { id: id(), unitId: ofUnit(), personId: text().notNull(), name: text().notNull(), role: text().notNull(), at: time().notNull() }, (t) => [index('signatures_unit').on(t.unitId)]);
+export const signatures = sqliteTable(
+  'signatures',
+  { id: id(), unitId: ofUnit(), personId: text().notNull(), name: text().notNull(), role: text().notNull(), at: time().notNull() },
+  (t) => [index('signatures_unit').on(t.unitId)],
+);
 
 /** What was stated at release; numbered, each with the hash of itself and of the one before. Never edited: superseded. */
 export const certificates = sqliteTable(
   'certificates',
-  { id: id(), number: integer().notNull().unique(), unitId: ofUnit(), at: time().notNull(), statement: text({ mode: 'json' }).notNull(), hash: text().notNull(), previousHash: text().notNull(), supersedes: integer() },
+  {
+    id: id(),
+    number: integer().notNull().unique(),
+    unitId: ofUnit(),
+    at: time().notNull(),
+    statement: text({ mode: 'json' }).notNull(),
+    hash: text().notNull(),
+    previousHash: text().notNull(),
+    supersedes: integer(),
+  },
   (t) => [index('certificates_unit').on(t.unitId)],
 );
 
-export const ruleSets = sqliteTable('rule_sets', { id: id(), version: integer().notNull().unique(), at: time().notNull(), personId: text().notNull(), note: text().notNull(), rules: text({ mode: 'json' }).notNull() });
+export const ruleSets = sqliteTable('rule_sets', {
+  id: id(),
+  version: integer().notNull().unique(),
+  at: time().notNull(),
+  personId: text().notNull(),
+  note: text().notNull(),
+  rules: text({ mode: 'json' }).notNull(),
+});
 
 /** Pictures, stored by the hash of their re-encoded bytes outside any served folder. */
 export const photos = sqliteTable(

@@ -51,15 +51,13 @@ export function queueWrites(client: Client): Client {
 }
 
 const endingTurn = (tx: Transaction, end: () => void): Transaction => {
-  const ending =
-    (work: () => Promise<void>) =>
-    async (): Promise<void> => {
-      try {
-        await work();
-      } finally {
-        end();
-      }
-    };
+  const ending = (work: () => Promise<void>) => async (): Promise<void> => {
+    try {
+      await work();
+    } finally {
+      end();
+    }
+  };
   const own: Partial<Transaction> = {
     commit: ending(() => tx.commit()),
     rollback: ending(() => tx.rollback()),

@@ -10,7 +10,10 @@ const Message = z.union([
   z.object({ error: z.string() }),
 ]);
 export type RigMessage = z.output<typeof Message>;
-export type RigCommand = { readonly cmd: 'begin'; readonly unit: string } | { readonly cmd: 'pressurise'; readonly targetBar: number } | { readonly cmd: 'release' };
+export type RigCommand =
+  | { readonly cmd: 'begin'; readonly unit: string }
+  | { readonly cmd: 'pressurise'; readonly targetBar: number }
+  | { readonly cmd: 'release' };
 
 export type RigLine = { readonly send: (command: RigCommand) => void; readonly close: () => void };
 

@@ -3,7 +3,14 @@ import { fail, ok, type Result } from '@/core/result';
 import type { Rules } from '@/core/rules/rule-set';
 import { openRigLine, type RigLine, type RigMessage } from './rig-line';
 
-export type RunOrder = { readonly runId: string; readonly unitId: string; readonly tag: string; readonly by: string; readonly targetBar: number; readonly holdS: number };
+export type RunOrder = {
+  readonly runId: string;
+  readonly unitId: string;
+  readonly tag: string;
+  readonly by: string;
+  readonly targetBar: number;
+  readonly holdS: number;
+};
 export type RunState = 'filling' | 'holding' | 'letting-down' | 'finished' | 'aborted' | 'broken';
 
 /** A run as it stands. `because` says why it was aborted or broke. */
@@ -71,7 +78,8 @@ export class RigKeeper {
       if ('rubbish' in message) return broken(`the rig sent something that is no sample: ${message.rubbish}`);
       if ('error' in message) return broken(`the rig says: ${message.error}`);
       if ('hello' in message) return this.tell({ rig: message.name, speed: message.speed });
-      if ('event' in message) return message.event === 'down' ? end(run.because === '' ? 'finished' : 'aborted', run.because) : this.tell({ state: 'holding' });
+      if ('event' in message)
+        return message.event === 'down' ? end(run.because === '' ? 'finished' : 'aborted', run.because) : this.tell({ state: 'holding' });
       const fault = sampleFault(message, run);
       if (fault !== undefined) return broken(fault);
       this.take(message, rules);
@@ -97,11 +105,15 @@ export class RigKeeper {
     if (this.run !== undefined) listener(this.run);
     return () => {
       this.listeners.delete(listener);
-      if (this.listeners.size === 0 && this.busy) this.gone = setTimeout(() => this.abort('the page that watched the run is gone'), GONE_MS);
+      if (this.listeners.size === 0 && this.busy)
+        this.gone = setTimeout(() => this.abort('the page that watched the run is gone'), GONE_MS);
     };
   }
 
-  private take(sample: { readonly t: number; readonly p: number; readonly ml: number; readonly c?: number | null | undefined }, rules: Rules): void {
+  private take(
+    sample: { readonly t: number; readonly p: number; readonly ml: number; readonly c?: number | null | undefined },
+    rules: Rules,
+  ): void {
     const run = this.run as RigRun;
     const phase = run.state === 'filling' ? 'fill' : run.state === 'holding' ? 'hold' : 'down';
     const samples = [...run.samples, { ...sample, phase } as RigSample];

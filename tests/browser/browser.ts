@@ -4,7 +4,16 @@ import puppeteer, { type Browser, type Page } from 'puppeteer-core';
 export const openBrowser = (): Promise<Browser> =>
   puppeteer.launch({
     executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
-    args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    args: [
+      '--headless',
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
   });
 
 /** Signs a person in on this page's browser context. */

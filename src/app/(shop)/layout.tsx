@@ -12,7 +12,12 @@ export default async function ShopLayout({ children }: { readonly children: Reac
   const waits = await openWaits(await theDb());
   return (
     <>
-      <TopBar person={person} units={await unitsOf()} waits={waits.map((w) => ({ tag: tagOf(w), label: w.label, endsAt: w.endsAt }))} signOut={signOutAction} />
+      <TopBar
+        person={person}
+        units={await unitsOf()}
+        waits={waits.map((w) => ({ tag: tagOf(w), label: w.label, endsAt: w.endsAt }))}
+        signOut={signOutAction}
+      />
       <main>{children}</main>
     </>
   );

@@ -7,7 +7,9 @@ import { problem } from './door';
 import { currentPerson } from './who';
 
 /** For routes that give a unit's papers: who asks, and the unit of the tag in the address; or the refusal. */
-export async function unitOrRefusal(params: Promise<{ tag: string }>): Promise<{ readonly person: Person; readonly record: UnitRecord; readonly db: Db } | Response> {
+export async function unitOrRefusal(
+  params: Promise<{ tag: string }>,
+): Promise<{ readonly person: Person; readonly record: UnitRecord; readonly db: Db } | Response> {
   const person = await currentPerson();
   if (person === undefined || !may(person.role, 'see')) return problem(401, 'Sign in first.');
   const db = await theDb();

@@ -20,4 +20,6 @@ export const gaugingShape = {
   rules: RuleOverridesDoor,
 };
 
-export const GaugeRequest = z.object({ readings: z.array(ReadingDoor).min(1).max(5000), nominalMm: DiaMm.nullish(), ...gaugingShape }).meta({ id: 'GaugeRequest' });
+export const GaugeRequest = z
+  .object({ readings: z.array(ReadingDoor).min(1).max(5000), nominalMm: DiaMm.nullish(), ...gaugingShape })
+  .meta({ id: 'GaugeRequest' });

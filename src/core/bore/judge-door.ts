@@ -30,7 +30,11 @@ export const MarkDoor = z
     cleaned: z.boolean(),
   })
   // Also when another field of the mark is wrong: everything wrong is said at once.
-  .refine((m) => !(m.x1Mm < m.x0Mm), { path: ['x1Mm'], message: 'ends before it starts: x1Mm must not be less than x0Mm', when: () => true });
+  .refine((m) => !(m.x1Mm < m.x0Mm), {
+    path: ['x1Mm'],
+    message: 'ends before it starts: x1Mm must not be less than x0Mm',
+    when: () => true,
+  });
 
 export const JudgeRequest = z
   .object({

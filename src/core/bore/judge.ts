@@ -72,18 +72,41 @@ export function judgeBore(input: JudgeInput, shop: Rules): Judgement {
   const rules: Rules = { ...shop, ...gauged, clearanceMaxMm: limits.clearanceMaxMm, oversizeMaxMm: limits.oversizeMaxMm };
   const lanes = input.seals.map((s) => laneOf(s, rules.laneMarginMm));
   const stations = gauge?.stations ?? [];
-  const context: MarkContext = { family: input.family, school, seals: input.seals, lanes, stations, uncertaintyMm, limitDiaMm: limits.limitDiaMm, rules };
+  const context: MarkContext = {
+    family: input.family,
+    school,
+    seals: input.seals,
+    lanes,
+    stations,
+    uncertaintyMm,
+    limitDiaMm: limits.limitDiaMm,
+    rules,
+  };
   const thinWall = input.bore.wallMm != null && above(rules.sleeveMinWallMm, input.bore.wallMm);
   const marks = (input.marks ?? []).map((mark) => {
     const zone = zoneOf(mark, input.seals, lanes);
     return { mark, zone, verdict: withWall(judgeMark(mark, zone, context), thinWall) };
   });
-  const whole = judgeWhole(input, context, limits, marks.map((m) => m.verdict), thinWall);
+  const whole = judgeWhole(
+    input,
+    context,
+    limits,
+    marks.map((m) => m.verdict),
+    thinWall,
+  );
   const toDo: readonly ToDo[] = [
     ...marks.flatMap(({ mark, verdict: v }) => (v.kind === 'undecided' ? [{ what: v.toDo, markId: mark.id }] : [])),
     ...whole.toDo,
   ];
-  const outcome = whole.certain ?? (toDo.length > 0 ? 'undecided' : whole.targetDiaMm !== null ? 'hone' : marks.some((m) => m.verdict.kind === 'polish') ? 'polish' : 'reuse');
+  const outcome =
+    whole.certain ??
+    (toDo.length > 0
+      ? 'undecided'
+      : whole.targetDiaMm !== null
+        ? 'hone'
+        : marks.some((m) => m.verdict.kind === 'polish')
+          ? 'polish'
+          : 'reuse');
   const targetDiaMm = outcome === 'sleeve' || outcome === 'scrap' ? null : whole.targetDiaMm;
   const marginMm = targetDiaMm === null ? null : limits.limitDiaMm - uncertaintyMm - targetDiaMm;
   return {
@@ -108,7 +131,15 @@ export function judgeBore(input: JudgeInput, shop: Rules): Judgement {
       };
     }),
     toDo: toDo.map((t) => ({ ...t, text: sayToDo(t) })),
-    reasons: sayBore({ outcome, reasons: whole.reasons, targetDiaMm, limitDiaMm: limits.limitDiaMm, uncertaintyMm, marginMm, marks: marks.map((m) => ({ id: m.mark.id, kind: m.verdict.kind })) }),
+    reasons: sayBore({
+      outcome,
+      reasons: whole.reasons,
+      targetDiaMm,
+      limitDiaMm: limits.limitDiaMm,
+      uncertaintyMm,
+      marginMm,
+      marks: marks.map((m) => ({ id: m.mark.id, kind: m.verdict.kind })),
+    }),
     gauge,
     rulesUsed: Object.fromEntries(JUDGE_RULES.map((name) => [name, rules[name]])),
   };
@@ -139,7 +170,8 @@ const judgeWhole = (input: JudgeInput, c: MarkContext, limits: BoreLimits, marks
   const toDo: ToDo[] = coverageGaps(c);
   if (counted.length > 0) {
     if (!fits(highMm)) reasons.push({ code: 'worn', highMm, limitDiaMm: limits.limitDiaMm, uncertaintyMm: c.uncertaintyMm });
-    else if (targetDiaMm !== null && !fits(targetDiaMm)) reasons.push({ code: 'target-past-limit', targetDiaMm, limitDiaMm: limits.limitDiaMm, uncertaintyMm: c.uncertaintyMm });
+    else if (targetDiaMm !== null && !fits(targetDiaMm))
+      reasons.push({ code: 'target-past-limit', targetDiaMm, limitDiaMm: limits.limitDiaMm, uncertaintyMm: c.uncertaintyMm });
     const lowMm = Math.min(...counted.map((s) => s.lowMm));
     if (atMost(lowMm - c.uncertaintyMm, input.pistonDiaMm)) toDo.push({ what: 'check-piston', pistonDiaMm: input.pistonDiaMm, lowMm });
   } else if (toDo.length === 0) toDo.push({ what: 'gauge' });
@@ -147,10 +179,12 @@ const judgeWhole = (input: JudgeInput, c: MarkContext, limits: BoreLimits, marks
     reasons.push({ code: 'form', ...form, school: c.school });
     if (c.school === 'keep-the-skin') toDo.push({ what: 'form', ...form });
   }
-  const wholeSleeve = reasons.some((r) => r.code === 'worn' || r.code === 'target-past-limit') || (form !== undefined && c.school === 'sleeve-first');
+  const wholeSleeve =
+    reasons.some((r) => r.code === 'worn' || r.code === 'target-past-limit') || (form !== undefined && c.school === 'sleeve-first');
   const scrap = marks.some((v) => v.kind === 'scrap') || (wholeSleeve && thinWall);
   const sleeve = wholeSleeve || marks.some((v) => v.kind === 'sleeve');
-  if (thinWall && scrap && input.bore.wallMm != null) reasons.push({ code: 'thin-wall', wallMm: input.bore.wallMm, minMm: c.rules.sleeveMinWallMm });
+  if (thinWall && scrap && input.bore.wallMm != null)
+    reasons.push({ code: 'thin-wall', wallMm: input.bore.wallMm, minMm: c.rules.sleeveMinWallMm });
   return { certain: scrap ? 'scrap' : sleeve ? 'sleeve' : undefined, targetDiaMm, formDiaMm, toDo, reasons };
 };
 
@@ -164,7 +198,8 @@ const formFault = (stations: readonly Station[], rules: Rules): { readonly ovali
 /** Seals in whose lane, or at whose rest, the bore has not been gauged across two diameters. */
 const coverageGaps = (c: MarkContext): ToDo[] => {
   const crossed = c.stations.filter((s) => s.method !== 'single');
-  const near = (x0: number, x1: number): boolean => crossed.some((s) => touches(s.xMm, s.xMm, x0 - COVERAGE_REACH_MM, x1 + COVERAGE_REACH_MM));
+  const near = (x0: number, x1: number): boolean =>
+    crossed.some((s) => touches(s.xMm, s.xMm, x0 - COVERAGE_REACH_MM, x1 + COVERAGE_REACH_MM));
   return movingLanes(c.lanes)
     .filter((l) => !near(l.x0Mm, l.x1Mm) || (l.role === 'pressure' && !near(l.parked0Mm, l.parked1Mm)))
     .map((l) => ({ what: 'gauge' as const, sealId: l.sealId, x0Mm: l.x0Mm, x1Mm: l.x1Mm, parkedMm: (l.parked0Mm + l.parked1Mm) / 2 }));

@@ -18,10 +18,28 @@ export type MarkVerdict =
   | { readonly kind: 'polish'; readonly because: 'mouth' | 'burr' | 'anodising' }
   | { readonly kind: 'polish'; readonly because: 'shallow'; readonly depthUm: number; readonly tolerated: number; readonly where: Where }
   | { readonly kind: 'polish'; readonly because: 'skin'; readonly depthUm: number; readonly stockUm: number }
-  | { readonly kind: 'hone'; readonly because: 'depth'; readonly depthUm: number; readonly tolerated: number; readonly needsDiaMm: number; readonly where: Where }
-  | { readonly kind: 'sleeve' | 'scrap'; readonly because: 'past-limit'; readonly depthUm: number; readonly needsDiaMm: number; readonly limitDiaMm: number }
+  | {
+      readonly kind: 'hone';
+      readonly because: 'depth';
+      readonly depthUm: number;
+      readonly tolerated: number;
+      readonly needsDiaMm: number;
+      readonly where: Where;
+    }
+  | {
+      readonly kind: 'sleeve' | 'scrap';
+      readonly because: 'past-limit';
+      readonly depthUm: number;
+      readonly needsDiaMm: number;
+      readonly limitDiaMm: number;
+    }
   | { readonly kind: 'sleeve' | 'scrap'; readonly because: 'static-depth'; readonly depthUm: number; readonly tolerated: number }
-  | { readonly kind: 'sleeve' | 'scrap'; readonly because: 'school'; readonly depthUm: number; readonly school: 'keep-the-skin' | 'sleeve-first' }
+  | {
+      readonly kind: 'sleeve' | 'scrap';
+      readonly because: 'school';
+      readonly depthUm: number;
+      readonly school: 'keep-the-skin' | 'sleeve-first';
+    }
   | { readonly kind: 'sleeve' | 'scrap'; readonly because: 'anodising' }
   | { readonly kind: 'undecided'; readonly toDo: 'clean' | 'measure-depth' }
   | { readonly kind: 'undecided'; readonly toDo: 'gauge'; readonly depthUm: number; readonly tolerated: number };
@@ -51,14 +69,19 @@ export const judgeMark = (mark: Mark, zone: Zone, c: MarkContext): MarkVerdict =
   if (mark.kind === 'stain') return { kind: 'reuse', because: 'stain' };
   if (mark.kind === 'port-burr') return { kind: 'polish', because: 'burr' };
   if (mark.kind === 'lost-anodising') {
-    return c.school === 'keep-the-skin' && !onlyStatic(zone) ? { kind: 'sleeve', because: 'anodising' } : { kind: 'polish', because: 'anodising' };
+    return c.school === 'keep-the-skin' && !onlyStatic(zone)
+      ? { kind: 'sleeve', because: 'anodising' }
+      : { kind: 'polish', because: 'anodising' };
   }
   if (mark.depthUm == null) return { kind: 'undecided', toDo: 'measure-depth' };
   return judgeDepth(mark, mark.depthUm + (mark.depthUncertaintyUm ?? 0), zone, c);
 };
 
 const judgeClear = (mark: Mark, zone: Zone, c: MarkContext): MarkVerdict => {
-  const deepest = movingLanes(c.lanes).reduce<Lane | undefined>((best, l) => (best === undefined || l.x1Mm > best.x1Mm ? l : best), undefined);
+  const deepest = movingLanes(c.lanes).reduce<Lane | undefined>(
+    (best, l) => (best === undefined || l.x1Mm > best.x1Mm ? l : best),
+    undefined,
+  );
   const passed = c.family === 'wheel-double' || (deepest !== undefined && mark.x1Mm < deepest.x0Mm);
   if ((mark.kind === 'ridge' || mark.kind === 'port-burr') && passed) return { kind: 'polish', because: 'mouth' };
   return { kind: 'reuse', because: 'clear', distanceMm: zone.distanceMm };
@@ -67,7 +90,10 @@ const judgeClear = (mark: Mark, zone: Zone, c: MarkContext): MarkVerdict => {
 const judgeDepth = (mark: Mark, depthUm: number, zone: Zone, c: MarkContext): MarkVerdict => {
   const { tolerated, where } = toleratedDepth(zone, c.rules);
   const stays = atMost(depthUm, tolerated);
-  if (onlyStatic(zone)) return stays ? { kind: 'polish', because: 'shallow', depthUm, tolerated, where } : { kind: 'sleeve', because: 'static-depth', depthUm, tolerated };
+  if (onlyStatic(zone))
+    return stays
+      ? { kind: 'polish', because: 'shallow', depthUm, tolerated, where }
+      : { kind: 'sleeve', because: 'static-depth', depthUm, tolerated };
   if (c.stations.length === 0 && !stays) return { kind: 'undecided', toDo: 'gauge', depthUm, tolerated };
   if (stays) return { kind: 'polish', because: 'shallow', depthUm, tolerated, where };
   if (c.school === 'sleeve-first') return { kind: 'sleeve', because: 'school', depthUm, school: c.school };
@@ -78,7 +104,8 @@ const judgeDepth = (mark: Mark, depthUm: number, zone: Zone, c: MarkContext): Ma
       : { kind: 'sleeve', because: 'school', depthUm, school: c.school };
   }
   const needsDiaMm = localHighMm(c.stations, mark.x0Mm, mark.x1Mm) + (2 * (depthUm + c.rules.cleanUpUm)) / 1000;
-  if (atMost(roundUpTo(needsDiaMm, CUT_STEP_MM) + c.uncertaintyMm, c.limitDiaMm)) return { kind: 'hone', because: 'depth', depthUm, tolerated, needsDiaMm, where };
+  if (atMost(roundUpTo(needsDiaMm, CUT_STEP_MM) + c.uncertaintyMm, c.limitDiaMm))
+    return { kind: 'hone', because: 'depth', depthUm, tolerated, needsDiaMm, where };
   return { kind: 'sleeve', because: 'past-limit', depthUm, needsDiaMm, limitDiaMm: c.limitDiaMm };
 };
 
@@ -104,7 +131,8 @@ export const grooveLeakMlPerMin = (mark: Mark, zone: Zone, c: Pick<MarkContext, 
   const { sealId } = nearestResting(mark, touched, c.seals);
   const contactMm = c.seals.find((s) => s.id === sealId)?.contactMm ?? Infinity;
   if (!atMost(contactMm, mark.x1Mm - mark.x0Mm)) return undefined;
-  const m3PerS = (c.rules.grooveDpMPa * 1e6 * mark.widthUm * 1e-6 * (mark.depthUm * 1e-6) ** 3) / (12 * c.rules.grooveViscosityPaS * contactMm * 1e-3);
+  const m3PerS =
+    (c.rules.grooveDpMPa * 1e6 * mark.widthUm * 1e-6 * (mark.depthUm * 1e-6) ** 3) / (12 * c.rules.grooveViscosityPaS * contactMm * 1e-3);
   return m3PerS * 60e6;
 };
 

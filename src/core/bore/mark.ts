@@ -1,5 +1,17 @@
 /** What may be seen on a bore. @source design, domain, "Marks on a bore" */
-export const MARK_KINDS = ['deposit', 'stain', 'corrosion', 'pit', 'score', 'gouge', 'chatter', 'ridge', 'lost-anodising', 'port-burr', 'crack'] as const;
+export const MARK_KINDS = [
+  'deposit',
+  'stain',
+  'corrosion',
+  'pit',
+  'score',
+  'gouge',
+  'chatter',
+  'ridge',
+  'lost-anodising',
+  'port-burr',
+  'crack',
+] as const;
 export type MarkKind = (typeof MARK_KINDS)[number];
 
 /** A mark on the bore: where it lies, and its depth once it has been cleaned and measured. Depths in µm, uncertainty expanded. */

@@ -5,7 +5,14 @@ import { sealName } from './say-mark';
 /** What is to be done before the bore can be judged. */
 export type ToDo =
   | { readonly what: 'clean' | 'measure-depth'; readonly markId: string }
-  | { readonly what: 'gauge'; readonly markId?: string; readonly sealId?: string; readonly x0Mm?: number; readonly x1Mm?: number; readonly parkedMm?: number }
+  | {
+      readonly what: 'gauge';
+      readonly markId?: string;
+      readonly sealId?: string;
+      readonly x0Mm?: number;
+      readonly x1Mm?: number;
+      readonly parkedMm?: number;
+    }
   | { readonly what: 'check-piston'; readonly pistonDiaMm: number; readonly lowMm: number }
   | { readonly what: 'form'; readonly ovalityMm: number; readonly taperMm: number };
 
@@ -66,7 +73,9 @@ const sayOutcome = (w: Whole): readonly string[] => {
     case 'hone':
       return w.targetDiaMm === null || w.marginMm === null
         ? []
-        : [`Honed to ${mm(w.targetDiaMm)}; with the gauge's uncertainty of ${mm(w.uncertaintyMm)} that stays inside the limit of ${mm(w.limitDiaMm)} by ${mm(w.marginMm)}.`];
+        : [
+            `Honed to ${mm(w.targetDiaMm)}; with the gauge's uncertainty of ${mm(w.uncertaintyMm)} that stays inside the limit of ${mm(w.limitDiaMm)} by ${mm(w.marginMm)}.`,
+          ];
     case 'reuse':
       return ['The bore can be used as it is.'];
     case 'polish':

@@ -8,7 +8,9 @@ export const sayMark = (mark: Mark, zone: Zone, v: MarkVerdict): string => {
   const seal = sealName(zone.nearestSealId);
   switch (v.kind) {
     case 'reuse':
-      return v.because === 'stain' ? 'A stain, cleaned: it has no depth.' : `${name} clear of every seal, ${v.distanceMm.toFixed(1)} mm from the lane of the ${seal}: noted, it may stay.`;
+      return v.because === 'stain'
+        ? 'A stain, cleaned: it has no depth.'
+        : `${name} clear of every seal, ${v.distanceMm.toFixed(1)} mm from the lane of the ${seal}: noted, it may stay.`;
     case 'polish':
       switch (v.because) {
         case 'mouth':
@@ -60,7 +62,8 @@ const deepReason = (mark: Mark, name: string, v: Extract<MarkVerdict, { readonly
 };
 
 const UNCOUNTED = ['corrosion', 'chatter', 'lost-anodising'];
-const nameOf = (mark: Mark): string => (UNCOUNTED.includes(mark.kind) ? MARK_WORDS[mark.kind].replace(/^./, (c) => c.toUpperCase()) : `A ${MARK_WORDS[mark.kind]}`);
+const nameOf = (mark: Mark): string =>
+  UNCOUNTED.includes(mark.kind) ? MARK_WORDS[mark.kind].replace(/^./, (c) => c.toUpperCase()) : `A ${MARK_WORDS[mark.kind]}`;
 /** `rear-primary` → rear primary seal; `end-seal` → end seal. */
 export const sealName = (id: string): string => `${id.replaceAll('-', ' ')}${/seal$/.test(id) ? '' : ' seal'}`;
 const um = (depthUm: number): string => `${Number(depthUm.toFixed(1))} µm`;

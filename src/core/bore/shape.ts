@@ -14,7 +14,10 @@ const BELL_SHARE = 0.7;
  * @returns `taperToward` names the larger end of a `taper`, else null
  * @source design, chapter 1
  */
-export const shapeOf = (stations: readonly Station[], toleranceMm: number): { readonly shape: Shape; readonly taperToward: 'open' | 'blind' | null } => {
+export const shapeOf = (
+  stations: readonly Station[],
+  toleranceMm: number,
+): { readonly shape: Shape; readonly taperToward: 'open' | 'blind' | null } => {
   const means = stations.map((s) => s.meanMm);
   const [open, blind] = [means[0], means.at(-1)];
   if (means.length < 2 || open === undefined || blind === undefined) return { shape: 'unknown', taperToward: null };
@@ -25,7 +28,8 @@ export const shapeOf = (stations: readonly Station[], toleranceMm: number): { re
   if (inner.some((m) => above(Math.min(open, blind) - m, toleranceMm))) return { shape: 'waist', taperToward: null };
   const others = means.slice(1);
   const othersMean = others.reduce((a, b) => a + b, 0) / others.length;
-  if (means.length >= 3 && atMost(BELL_SHARE * taper, open - othersMean) && atMost(spread(others), toleranceMm)) return { shape: 'bell-mouth', taperToward: null };
+  if (means.length >= 3 && atMost(BELL_SHARE * taper, open - othersMean) && atMost(spread(others), toleranceMm))
+    return { shape: 'bell-mouth', taperToward: null };
   if (means.length >= 3 && atMost(Math.abs(open - blind), toleranceMm)) return { shape: 'irregular', taperToward: null };
   return { shape: 'taper', taperToward: open > blind ? 'open' : 'blind' };
 };

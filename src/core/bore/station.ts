@@ -47,13 +47,23 @@ export const stationOf = (readings: readonly Reading[]): Station => {
   const xMm = mean(readings.map((r) => r.xMm));
   if (angles.length >= 3 && largestGap(angles) <= WIDEST_GAP_DEG + 1e-9) return harmonic(xMm, readings, folded);
   if (angles.length >= 2) return twoPoint(xMm, readings, folded, angles);
-  return withHighLow({ xMm, method: 'single', meanMm: mean(readings.map((r) => r.diaMm)), ovalityMm: null, majorAxisDeg: null, rmsResidualMm: null });
+  return withHighLow({
+    xMm,
+    method: 'single',
+    meanMm: mean(readings.map((r) => r.diaMm)),
+    ovalityMm: null,
+    majorAxisDeg: null,
+    rmsResidualMm: null,
+  });
 };
 
 /** Least squares of D = a + b·cos 2θ + c·sin 2θ. */
 const harmonic = (xMm: number, readings: readonly Reading[], folded: readonly number[]): Station => {
   const two = folded.map((deg) => (2 * deg * Math.PI) / 180);
-  const fit = leastSquares([readings.map(() => 1), two.map(Math.cos), two.map(Math.sin)], readings.map((r) => r.diaMm));
+  const fit = leastSquares(
+    [readings.map(() => 1), two.map(Math.cos), two.map(Math.sin)],
+    readings.map((r) => r.diaMm),
+  );
   const [a, b, c] = fit.coefficients.map((v) => v ?? 0) as [number, number, number];
   const ovalityMm = 2 * Math.hypot(b, c);
   const axis = foldClock((Math.atan2(c, b) * 90) / Math.PI);
@@ -72,7 +82,14 @@ const twoPoint = (xMm: number, readings: readonly Reading[], folded: readonly nu
   const at = folded.map((deg) => nearestAngle(deg, angles));
   const meanAt = (angle: number): number => mean(readings.filter((_, i) => at[i] === angle).map((r) => r.diaMm));
   const [p, q] = [meanAt(first), meanAt(second)];
-  return withHighLow({ xMm, method: 'two-point', meanMm: (p + q) / 2, ovalityMm: Math.abs(p - q), majorAxisDeg: null, rmsResidualMm: null });
+  return withHighLow({
+    xMm,
+    method: 'two-point',
+    meanMm: (p + q) / 2,
+    ovalityMm: Math.abs(p - q),
+    majorAxisDeg: null,
+    rmsResidualMm: null,
+  });
 };
 
 /** The two angles nearest to 90° apart, the first such pair. */

@@ -19,7 +19,11 @@ const FEWEST_READINGS = 8;
 export const suspectsIn = (readings: readonly Reading[], repeatabilityMm: number): readonly Suspect[] => {
   if (readings.length < FEWEST_READINGS) return [];
   const centre = mean(readings.map((r) => r.diaMm));
-  const { residuals, sigma } = huberFit([...levelColumns(readings), ...ovalColumns(readings)], readings.map((r) => r.diaMm - centre), repeatabilityMm);
+  const { residuals, sigma } = huberFit(
+    [...levelColumns(readings), ...ovalColumns(readings)],
+    readings.map((r) => r.diaMm - centre),
+    repeatabilityMm,
+  );
   const limit = 4 * Math.max(sigma, repeatabilityMm);
   return residuals.map((residualMm, index) => ({ index, residualMm })).filter((s) => above(Math.abs(s.residualMm), limit));
 };

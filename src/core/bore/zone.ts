@@ -24,7 +24,13 @@ export const zoneOf = (mark: Stretch, seals: readonly BoreSeal[], lanes: readonl
   const swept = lanes.filter((l) => touches(mark.x0Mm, mark.x1Mm, l.x0Mm, l.x1Mm));
   const touched = parked.length > 0 ? parked : swept;
   if (touched.length > 0) {
-    return { zone: parked.length > 0 ? 'parked' : 'swept', nearestSealId: nearestResting(mark, touched, seals).sealId, distanceMm: 0, parked, swept };
+    return {
+      zone: parked.length > 0 ? 'parked' : 'swept',
+      nearestSealId: nearestResting(mark, touched, seals).sealId,
+      distanceMm: 0,
+      parked,
+      swept,
+    };
   }
   const gap = (l: Lane): number => gapBetween(mark.x0Mm, mark.x1Mm, l.x0Mm, l.x1Mm);
   const nearest = lanes.reduce((best, l) => (gap(l) < gap(best) - NOISE ? l : best));

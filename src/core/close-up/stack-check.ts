@@ -2,7 +2,12 @@
 export type Chamber = { readonly id: string; readonly pressure: 'none' | 'reservoir' | 'working' };
 export type Faces = 'open' | 'blind';
 /** A seal between two neighbouring chambers, the open-end one first. `faces` is where its lip opens, as found. */
-export type StackSeal = { readonly id: string; readonly kind: string; readonly between: readonly [string, string]; readonly faces?: Faces | null | undefined };
+export type StackSeal = {
+  readonly id: string;
+  readonly kind: string;
+  readonly between: readonly [string, string];
+  readonly faces?: Faces | null | undefined;
+};
 export type Fate = 'refitted' | 'replaced' | 'binned';
 
 export type StackInput = {
@@ -13,7 +18,13 @@ export type StackInput = {
   readonly fitted: readonly { readonly id: string; readonly slot: string }[];
 };
 
-export type SealFacing = { readonly id: string; readonly expected: Faces | 'either' | 'none'; readonly given: Faces | null; readonly ok: boolean; readonly reason: string };
+export type SealFacing = {
+  readonly id: string;
+  readonly expected: Faces | 'either' | 'none';
+  readonly given: Faces | null;
+  readonly ok: boolean;
+  readonly reason: string;
+};
 
 export type StackCheck = {
   readonly seals: readonly SealFacing[];
@@ -62,7 +73,8 @@ const facingOf = (seal: StackSeal, pressures: ReadonlyMap<string, Chamber['press
 
 const sayFacing = (expected: SealFacing['expected'], given: Faces | null): string => {
   if (expected === 'none') return 'No lip: it has no facing.';
-  if (given === null) return expected === 'either' ? 'Facing not seen; note it.' : `Facing not seen; it must face ${expected}, where the higher pressure is.`;
+  if (given === null)
+    return expected === 'either' ? 'Facing not seen; note it.' : `Facing not seen; it must face ${expected}, where the higher pressure is.`;
   if (expected === 'either') return `Faces ${given}; the pressure is the same on both sides, so either will do.`;
   return given === expected ? `Faces ${given}, as its chambers ask.` : `Faces ${given}; the higher pressure is on the ${expected} side.`;
 };

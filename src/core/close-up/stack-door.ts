@@ -7,10 +7,19 @@ const Id = z.string().min(1).max(100);
 const Kind = z.string().min(1).max(60);
 
 const Fields = z.object({
-  chambers: uniqueIds(z.array(z.strictObject({ id: Id, pressure: z.enum(['none', 'reservoir', 'working']) })).min(1).max(50)),
-  seals: uniqueIds(z.array(z.strictObject({ id: Id, kind: Kind, between: z.tuple([Id, Id]), faces: z.enum(['open', 'blind']).nullish() })).max(200)),
+  chambers: uniqueIds(
+    z
+      .array(z.strictObject({ id: Id, pressure: z.enum(['none', 'reservoir', 'working']) }))
+      .min(1)
+      .max(50),
+  ),
+  seals: uniqueIds(
+    z.array(z.strictObject({ id: Id, kind: Kind, between: z.tuple([Id, Id]), faces: z.enum(['open', 'blind']).nullish() })).max(200),
+  ),
   slots: z.array(Id).max(500).nullish(),
-  removed: uniqueIds(z.array(z.strictObject({ id: Id, kind: Kind.nullish(), fate: z.enum(['refitted', 'replaced', 'binned']).nullish() })).max(500)),
+  removed: uniqueIds(
+    z.array(z.strictObject({ id: Id, kind: Kind.nullish(), fate: z.enum(['refitted', 'replaced', 'binned']).nullish() })).max(500),
+  ),
   fitted: z.array(z.strictObject({ id: Id, slot: Id })).max(500),
   rules: RuleOverridesDoor,
 });
@@ -29,5 +38,7 @@ const notNeighbours = (order: readonly unknown[], open: string, blind: string): 
   const unknown = [open, blind].filter((id) => !order.includes(id));
   if (unknown.length > 0) return `no such chamber: ${unknown.join(', ')}`;
   if (order.indexOf(blind) === order.indexOf(open) + 1) return undefined;
-  return order.indexOf(blind) === order.indexOf(open) - 1 ? 'the chamber on the open-end side comes first' : `${open} and ${blind} are not neighbours`;
+  return order.indexOf(blind) === order.indexOf(open) - 1
+    ? 'the chamber on the open-end side comes first'
+    : `${open} and ${blind} are not neighbours`;
 };

@@ -1,5 +1,5 @@
-import { type Chamber, expectedFacing, type Faces } from '../close-up/stack-check';
 import type { BoreSeal } from '../bore/lane';
+import { type Chamber, expectedFacing, type Faces } from '../close-up/stack-check';
 import type { FamilyName } from './family-name';
 import type { Geometry, Port, Span } from './geometry';
 import type { PartKind } from './part-kind';
@@ -30,11 +30,31 @@ export type Family = {
 };
 
 /** The family's default geometry at one bore size; other sizes are scaled along the bore in proportion. */
-type Drawing = { readonly atMm: number; readonly lengthMm: number; readonly wallMm: number; readonly ports: readonly Port[]; readonly seals: readonly BoreSeal[]; readonly spans: { readonly [slotId: string]: Span } };
+type Drawing = {
+  readonly atMm: number;
+  readonly lengthMm: number;
+  readonly wallMm: number;
+  readonly ports: readonly Port[];
+  readonly seals: readonly BoreSeal[];
+  readonly spans: { readonly [slotId: string]: Span };
+};
 
-const slot = (id: string, name: string, kind: PartKind, more: Partial<Pick<Slot, 'qty' | 'optional' | 'between'>> = {}): Slot => ({ id, name, kind, qty: 1, optional: false, ...more });
+const slot = (id: string, name: string, kind: PartKind, more: Partial<Pick<Slot, 'qty' | 'optional' | 'between'>> = {}): Slot => ({
+  id,
+  name,
+  kind,
+  qty: 1,
+  optional: false,
+  ...more,
+});
 const cup = (id: string, name: string, open: string, blind: string): Slot => slot(id, name, 'cup', { between: [open, blind] });
-const seal = (id: string, role: BoreSeal['role'], restXMm: number, travelMm: number): BoreSeal => ({ id, role, restXMm, contactMm: 2.5, travelMm });
+const seal = (id: string, role: BoreSeal['role'], restXMm: number, travelMm: number): BoreSeal => ({
+  id,
+  role,
+  restXMm,
+  contactMm: 2.5,
+  travelMm,
+});
 const port = (id: string, kind: Port['kind'], xMm: number, diaMm: number, side: Port['side']): Port => ({ id, kind, xMm, diaMm, side });
 const span = (x0Mm: number, x1Mm: number): Span => ({ x0Mm, x1Mm });
 
@@ -67,7 +87,11 @@ const masterSingle: Family = {
     lengthMm: 64,
     wallMm: 4.5,
     // The compensating port opens just ahead of the resting primary cup; the feed stays between the two cups over the whole stroke.
-    ports: [port('feed', 'feed', 32, 3, 'top'), port('compensating', 'compensating', 38.9, 0.8, 'top'), port('outlet', 'outlet', 59.5, 5, 'bottom')],
+    ports: [
+      port('feed', 'feed', 32, 3, 'top'),
+      port('compensating', 'compensating', 38.9, 0.8, 'top'),
+      port('outlet', 'outlet', 59.5, 5, 'bottom'),
+    ],
     seals: [seal('secondary', 'secondary', 11, 17), seal('primary', 'pressure', 36, 17)],
     spans: {
       boot: span(-13, 1.5),
@@ -126,7 +150,12 @@ const masterTandem: Family = {
       port('front-compensating', 'compensating', 82.9, 0.8, 'top'),
       port('front-outlet', 'outlet', 96, 3, 'bottom'),
     ],
-    seals: [seal('secondary', 'secondary', 11, 18), seal('rear-primary', 'pressure', 41, 18), seal('floating-rear', 'pressure', 56, 12), seal('front-primary', 'pressure', 80, 12)],
+    seals: [
+      seal('secondary', 'secondary', 11, 18),
+      seal('rear-primary', 'pressure', 41, 18),
+      seal('floating-rear', 'pressure', 56, 12),
+      seal('front-primary', 'pressure', 80, 12),
+    ],
     spans: {
       boot: span(-12, 1.5),
       circlip: span(2.5, 3.7),

@@ -4,7 +4,13 @@ import type { Geometry, Span } from './geometry';
 
 /** A closed or open outline in mm: x from the open end, y down from the axis. */
 export type Outline = { readonly points: readonly (readonly [number, number])[]; readonly closed: boolean };
-export type SectionPart = { readonly slotId: string; readonly name: string; readonly kind: Slot['kind']; readonly outlines: readonly Outline[]; readonly labelXMm: number };
+export type SectionPart = {
+  readonly slotId: string;
+  readonly name: string;
+  readonly kind: Slot['kind'];
+  readonly outlines: readonly Outline[];
+  readonly labelXMm: number;
+};
 
 /** The unit cut along its axis, to scale. `box` is what the drawing needs: x0, y0, width, height in mm. */
 export type Section = {
@@ -40,7 +46,10 @@ const bodyOf = (family: Family, g: Geometry): readonly Outline[] => {
   const end = g.lengthMm;
   const wall = (side: 'top' | 'bottom'): readonly Outline[] => {
     const [near, far] = side === 'top' ? [-r, -outer] : [r, outer];
-    const holes = g.ports.filter((p) => p.side === side).map((p) => [p.xMm - p.diaMm / 2, p.xMm + p.diaMm / 2] as const).sort((a, b) => a[0] - b[0]);
+    const holes = g.ports
+      .filter((p) => p.side === side)
+      .map((p) => [p.xMm - p.diaMm / 2, p.xMm + p.diaMm / 2] as const)
+      .sort((a, b) => a[0] - b[0]);
     const starts = [0, ...holes.map((h) => h[1])];
     const ends = [...holes.map((h) => h[0]), end];
     return starts.map((x, i) => box(x, near, ends[i] as number, far));
@@ -76,7 +85,15 @@ const outlinesOf = (s: Slot, { x0Mm: a, x1Mm: b }: Span, r: number, faces: Faces
   }
 };
 
-const box = (x0: number, y0: number, x1: number, y1: number): Outline => ({ points: [[x0, y0], [x1, y0], [x1, y1], [x0, y1]], closed: true });
+const box = (x0: number, y0: number, x1: number, y1: number): Outline => ({
+  points: [
+    [x0, y0],
+    [x1, y0],
+    [x1, y1],
+    [x0, y1],
+  ],
+  closed: true,
+});
 
 /** A cup in section: a base, and lips that reach to the bore on the side it faces. */
 export const cupOutline = (a: number, b: number, r: number, faces: Faces): Outline => {
@@ -99,13 +116,23 @@ export const cupOutline = (a: number, b: number, r: number, faces: Faces): Outli
 /** Lands at both ends, a waist between. */
 const pistonOutline = (a: number, b: number, r: number): Outline => {
   const [land, waist, edge] = [Math.min(4, (b - a) / 4), r * 0.62, r - 0.4];
-  const top: readonly (readonly [number, number])[] = [[a, -edge], [a + land, -edge], [a + land, -waist], [b - land, -waist], [b - land, -edge], [b, -edge]];
+  const top: readonly (readonly [number, number])[] = [
+    [a, -edge],
+    [a + land, -edge],
+    [a + land, -waist],
+    [b - land, -waist],
+    [b - land, -edge],
+    [b, -edge],
+  ];
   return { points: [...top, ...[...top].reverse().map(([x, y]) => [x, -y] as const)], closed: true };
 };
 
 const springOutline = (a: number, b: number, amplitude: number): Outline => {
   const turns = Math.max(3, Math.round((b - a) / 3.4));
-  const points = Array.from({ length: 2 * turns + 1 }, (_, i) => [a + ((b - a) * i) / (2 * turns), i % 2 === 0 ? amplitude : -amplitude] as const);
+  const points = Array.from(
+    { length: 2 * turns + 1 },
+    (_, i) => [a + ((b - a) * i) / (2 * turns), i % 2 === 0 ? amplitude : -amplitude] as const,
+  );
   return { points, closed: false };
 };
 

@@ -25,7 +25,11 @@ export const assignItems = (needs: readonly Need[], items: readonly KitItem[]): 
   const needLeft = needs.map((n) => n.qty);
   const itemLeft = items.map((i) => i.qty);
   for (let path = bestPath(arcs, needLeft, itemLeft); path !== undefined; path = bestPath(arcs, needLeft, itemLeft)) {
-    const qty = Math.min(needLeft[path.from] as number, itemLeft[path.to] as number, ...path.steps.map((s) => (s.back ? s.arc.qty : Infinity)));
+    const qty = Math.min(
+      needLeft[path.from] as number,
+      itemLeft[path.to] as number,
+      ...path.steps.map((s) => (s.back ? s.arc.qty : Infinity)),
+    );
     for (const step of path.steps) step.arc.qty += step.back ? -qty : qty;
     needLeft[path.from] = (needLeft[path.from] as number) - qty;
     itemLeft[path.to] = (itemLeft[path.to] as number) - qty;
@@ -61,7 +65,8 @@ const bestPath = (arcs: readonly Arc[], needLeft: readonly number[], itemLeft: r
   let best: { readonly gain: bigint; readonly from: number; readonly to: number; readonly steps: readonly Step[] } | undefined;
   for (const [i, left] of itemLeft.entries()) {
     const reached = atItem.get(i);
-    if (left > 0 && reached !== undefined && reached.gain > 0n && (best === undefined || reached.gain > best.gain)) best = { ...reached, to: i };
+    if (left > 0 && reached !== undefined && reached.gain > 0n && (best === undefined || reached.gain > best.gain))
+      best = { ...reached, to: i };
   }
   return best;
 };

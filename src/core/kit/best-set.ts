@@ -11,10 +11,23 @@ export type BestSet = {
   readonly uncovered: readonly { readonly needId: string; readonly qty: number }[];
 };
 
-export type Store = { readonly kits: readonly Kit[]; readonly sundries: readonly Sundry[]; readonly promiseDays?: number | null | undefined; readonly allowUnverified: boolean };
+export type Store = {
+  readonly kits: readonly Kit[];
+  readonly sundries: readonly Sundry[];
+  readonly promiseDays?: number | null | undefined;
+  readonly allowUnverified: boolean;
+};
 
 /** Something that can be bought: `most` copies at all, `inStock` of them without waiting. */
-type Option = { readonly type: 'kit' | 'sundry'; readonly id: string; readonly price: number; readonly inStock: number; readonly most: number; readonly leadDays: number; readonly items: readonly KitItem[] };
+type Option = {
+  readonly type: 'kit' | 'sundry';
+  readonly id: string;
+  readonly price: number;
+  readonly inStock: number;
+  readonly most: number;
+  readonly leadDays: number;
+  readonly items: readonly KitItem[];
+};
 /** A piece of an option that fits a need. */
 type Supply = { readonly option: number; readonly item: number };
 type Cost = { readonly price: number; readonly leadDays: number; readonly pieces: number };
@@ -26,7 +39,9 @@ type Cost = { readonly price: number; readonly leadDays: number; readonly pieces
  */
 export const bestSet = (allNeeds: readonly Need[], store: Store): BestSet => {
   const needs = allNeeds.filter((n) => n.policy === 'replace');
-  const options = optionsOf(store).map((o) => ({ ...o, items: o.items.filter((item) => needs.some((n) => usable(n, item, store.allowUnverified))) })).filter((o) => o.most > 0 && o.items.length > 0);
+  const options = optionsOf(store)
+    .map((o) => ({ ...o, items: o.items.filter((item) => needs.some((n) => usable(n, item, store.allowUnverified))) }))
+    .filter((o) => o.most > 0 && o.items.length > 0);
   const suppliers: readonly (readonly Supply[])[] = needs.map((need) =>
     options.flatMap((o, option) => o.items.flatMap((item, i) => (usable(need, item, store.allowUnverified) ? [{ option, item: i }] : []))),
   );
@@ -52,7 +67,10 @@ const optionsOf = (store: Store): readonly Option[] => {
     const orderable = s.leadDays != null && (store.promiseDays == null || atMost(s.leadDays, store.promiseDays));
     return { type, id: s.id, price: s.price, inStock, most: orderable ? Infinity : inStock, leadDays: s.leadDays ?? 0, items };
   };
-  return [...store.kits.map((k) => asOption('kit', k, k.items)), ...store.sundries.map((s) => asOption('sundry', s, [{ kind: s.kind, qty: 1, dims: s.dims }]))];
+  return [
+    ...store.kits.map((k) => asOption('kit', k, k.items)),
+    ...store.sundries.map((s) => asOption('sundry', s, [{ kind: s.kind, qty: 1, dims: s.dims }])),
+  ];
 };
 
 /** Pieces that even everything in the store together cannot cover. */
@@ -64,7 +82,13 @@ const leastUncovered = (needs: readonly Need[], options: readonly Option[]): num
 };
 
 class Search {
-  best: Cost & { readonly counts: readonly number[]; readonly uncovered: readonly number[] } = { price: Infinity, leadDays: Infinity, pieces: Infinity, counts: [], uncovered: [] };
+  best: Cost & { readonly counts: readonly number[]; readonly uncovered: readonly number[] } = {
+    price: Infinity,
+    leadDays: Infinity,
+    pieces: Infinity,
+    counts: [],
+    uncovered: [],
+  };
   /** One entry per needed piece: the index of its need, scarcest need first, pieces of one need together. */
   private readonly wanted: readonly number[];
   private readonly leastPrice: readonly number[];
@@ -78,9 +102,16 @@ class Search {
     private readonly suppliers: readonly (readonly Supply[])[],
     private mayLeave: number,
   ) {
-    const scarcest = needs.map((_, n) => n).sort((a, b) => (suppliers[a] as readonly Supply[]).length - (suppliers[b] as readonly Supply[]).length);
+    const scarcest = needs
+      .map((_, n) => n)
+      .sort((a, b) => (suppliers[a] as readonly Supply[]).length - (suppliers[b] as readonly Supply[]).length);
     this.wanted = scarcest.flatMap((n) => Array.from({ length: (needs[n] as Need).qty }, () => n));
-    const pieces = options.map((o) => Math.min(this.wanted.length, o.items.reduce((sum, item) => sum + item.qty, 0)));
+    const pieces = options.map((o) =>
+      Math.min(
+        this.wanted.length,
+        o.items.reduce((sum, item) => sum + item.qty, 0),
+      ),
+    );
     const share = (s: Supply): number => (options[s.option] as Option).price / (pieces[s.option] as number);
     this.leastPrice = suppliers.map((list) => list.reduce((least, s) => Math.min(least, share(s)), Infinity));
     this.suppliers = suppliers.map((list) => [...list].sort((a, b) => share(a) - share(b) || a.option - b.option));
@@ -141,7 +172,10 @@ class Search {
 
   /** Can what is bought so far still end better than the best known? */
   private promising(so: Cost, at: number): boolean {
-    const dearest = this.wanted.slice(at).map((n) => this.leastPrice[n] as number).sort((a, b) => b - a);
+    const dearest = this.wanted
+      .slice(at)
+      .map((n) => this.leastPrice[n] as number)
+      .sort((a, b) => b - a);
     const free = this.mayLeave + this.spare.reduce((sum, items) => sum + items.reduce((a, b) => a + b, 0), 0);
     const atLeast = so.price + dearest.slice(free).reduce((a, b) => a + b, 0);
     if (above(atLeast, this.best.price)) return false;
@@ -150,7 +184,9 @@ class Search {
   }
 
   private wantedLater(s: Supply, at: number, need: number): boolean {
-    return this.wanted.slice(at + 1).some((n) => n !== need && (this.suppliers[n] as readonly Supply[]).some((t) => t.option === s.option && t.item === s.item));
+    return this.wanted
+      .slice(at + 1)
+      .some((n) => n !== need && (this.suppliers[n] as readonly Supply[]).some((t) => t.option === s.option && t.item === s.item));
   }
 
   private spareOf(s: Supply): number {

@@ -7,7 +7,10 @@ const TOLERANCE_MM: { readonly [name: string]: number } = { boreMm: 0.06, idMm: 
 export type DimMisfit = { readonly dim: string; readonly want: number | string; readonly have: number | string };
 
 /** Whether a piece of the same kind fits a need: for sure, as far as is stated, or not, and where not. */
-export type Fit = { readonly kind: 'verified' } | { readonly kind: 'unverified'; readonly unstated: readonly string[] } | { readonly kind: 'misfit'; readonly dims: readonly DimMisfit[] };
+export type Fit =
+  | { readonly kind: 'verified' }
+  | { readonly kind: 'unverified'; readonly unstated: readonly string[] }
+  | { readonly kind: 'misfit'; readonly dims: readonly DimMisfit[] };
 
 /** Compares dimension by dimension, where both sides state one; undefined when the kinds differ. */
 export const fitOf = (need: Pick<Need, 'kind' | 'dims'>, item: Pick<KitItem, 'kind' | 'dims'>): Fit | undefined => {

@@ -2,7 +2,10 @@ import { type BestSet, bestSet, type Store } from './best-set';
 import { type KitMatch, matchKit } from './match-kit';
 import type { Need } from './need';
 
-export type KitMatchInput = Omit<Store, 'allowUnverified'> & { readonly needs: readonly Need[]; readonly allowUnverified?: boolean | null | undefined };
+export type KitMatchInput = Omit<Store, 'allowUnverified'> & {
+  readonly needs: readonly Need[];
+  readonly allowUnverified?: boolean | null | undefined;
+};
 export type KitMatches = { readonly kits: readonly KitMatch[]; readonly best: BestSet; readonly rulesUsed: Record<string, never> };
 
 /** Which kit covers this unit, piece by piece; and the best set of kits and sundries. @source design, chapter 5 */

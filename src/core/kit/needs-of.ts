@@ -13,5 +13,7 @@ export const needsOf = (family: Family, tray: readonly TrayPart[], nominalMm: nu
     const wanted = part.fate === 'replaced' || (part.found === 'absent' && slot?.optional === false);
     if (!wanted) return [];
     const dims: Dims = part.kind === 'cup' ? { ...part.dims, boreMm: nominalMm } : part.dims;
-    return [{ id: part.slotId, kind: part.kind, qty: part.qty, dims, policy: PART_KINDS[part.kind].policy === 'ok' ? 'prefer' : 'replace' }];
+    return [
+      { id: part.slotId, kind: part.kind, qty: part.qty, dims, policy: PART_KINDS[part.kind].policy === 'ok' ? 'prefer' : 'replace' },
+    ];
   });

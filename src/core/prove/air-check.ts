@@ -22,7 +22,10 @@ const ATMOSPHERE_BAR = 1.013;
  */
 export function airCheck(fill: readonly FillPoint[], rules: Pick<Rules, 'airMaxMl'>): AirCheck {
   const p = fill.map((f) => f.pBar);
-  const solved = leastSquares([p, p.map((v) => v / (v + ATMOSPHERE_BAR))], fill.map((f) => f.mlIn));
+  const solved = leastSquares(
+    [p, p.map((v) => v / (v + ATMOSPHERE_BAR))],
+    fill.map((f) => f.mlIn),
+  );
   const variance = solved.ssr / (fill.length - 2);
   const se = (column: number): number => Math.sqrt(variance * (solved.inverseDiagonal[column] ?? 0));
   const [complianceMlPerBar, airMl] = [solved.coefficients[0] ?? 0, solved.coefficients[1] ?? 0];

@@ -3,7 +3,11 @@ import { above, atMost } from '../statistics/compare';
 import { fitSettling, type SettlingFit } from './settling-fit';
 import type { TracePoint } from './trace';
 
-export type HoldInput = { readonly trace: readonly TracePoint[]; readonly complianceMlPerBar: number; readonly limitMlPerMin?: number | null | undefined };
+export type HoldInput = {
+  readonly trace: readonly TracePoint[];
+  readonly complianceMlPerBar: number;
+  readonly limitMlPerMin?: number | null | undefined;
+};
 
 export type HoldTest = {
   readonly outcome: 'pass' | 'fail' | 'hold-longer';
@@ -38,7 +42,12 @@ export function holdTest(input: HoldInput, rules: Pick<Rules, 'limitMlPerMin'>):
   const leakCi = [leakMlPerMin - Z95 * se, leakMlPerMin + Z95 * se] as const;
   const spanS = (input.trace.at(-1)?.tS ?? 0) - (input.trace[0]?.tS ?? 0);
   const verdict = decide(leakCi, limitMlPerMin, tauAtUpper);
-  const needMoreS = verdict.outcome !== 'hold-longer' ? null : verdict.because === 'undecided' ? moreToDecide(spanS, se, Math.abs(leakMlPerMin - limitMlPerMin)) : Math.min(LONGEST_MORE_S, spanS);
+  const needMoreS =
+    verdict.outcome !== 'hold-longer'
+      ? null
+      : verdict.because === 'undecided'
+        ? moreToDecide(spanS, se, Math.abs(leakMlPerMin - limitMlPerMin))
+        : Math.min(LONGEST_MORE_S, spanS);
   return { ...verdict, leakMlPerMin, leakCi, needMoreS, fit, rmsBar, rulesUsed: { limitMlPerMin } };
 }
 

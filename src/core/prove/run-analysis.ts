@@ -5,7 +5,13 @@ import { holdTest } from './hold-test';
 import type { FillPoint, TracePoint } from './trace';
 
 /** One sample of a rig: time in s, pressure in bar, fluid pushed in so far in ml, temperature in °C where the rig has a sensor. */
-export const RigSample = z.object({ t: z.number(), p: z.number(), ml: z.number(), c: z.number().nullish(), phase: z.enum(['fill', 'hold', 'down']) });
+export const RigSample = z.object({
+  t: z.number(),
+  p: z.number(),
+  ml: z.number(),
+  c: z.number().nullish(),
+  phase: z.enum(['fill', 'hold', 'down']),
+});
 export type RigSample = z.output<typeof RigSample>;
 
 /** What a run's samples say, in one sentence and in figures. */
@@ -30,8 +36,10 @@ export type RunAnalysis = z.output<typeof RunAnalysis>;
 const LEAST_SAMPLES = 20;
 const LEAST_S = 10;
 
-export const fillOf = (samples: readonly RigSample[]): readonly FillPoint[] => samples.filter((s) => s.phase === 'fill').map((s) => ({ mlIn: s.ml, pBar: Math.max(0, s.p) }));
-export const holdOf = (samples: readonly RigSample[]): readonly TracePoint[] => samples.filter((s) => s.phase === 'hold').map((s) => ({ tS: s.t, pBar: s.p }));
+export const fillOf = (samples: readonly RigSample[]): readonly FillPoint[] =>
+  samples.filter((s) => s.phase === 'fill').map((s) => ({ mlIn: s.ml, pBar: Math.max(0, s.p) }));
+export const holdOf = (samples: readonly RigSample[]): readonly TracePoint[] =>
+  samples.filter((s) => s.phase === 'hold').map((s) => ({ tS: s.t, pBar: s.p }));
 
 /** Compliance and air from the fill, then the leak from the hold. Undefined while there is too little to say anything. */
 export const analyseRun = (samples: readonly RigSample[], rules: Rules): RunAnalysis | undefined => {

@@ -12,7 +12,12 @@ export type SettlingFit = {
   readonly converged: boolean;
 };
 
-export type FittedTrace = { readonly fit: SettlingFit; readonly residuals: readonly number[]; readonly rmsBar: number; readonly tauAtUpper: boolean };
+export type FittedTrace = {
+  readonly fit: SettlingFit;
+  readonly residuals: readonly number[];
+  readonly rmsBar: number;
+  readonly tauAtUpper: boolean;
+};
 
 const SHORTEST_TAU_S = 1;
 /** How finely τ is searched before the best bracket is refined. */
@@ -40,7 +45,15 @@ export function fitSettling(trace: readonly TracePoint[]): FittedTrace {
   return withErrors(t, best, best.tau === taus[SCAN_STEPS], best.converged);
 }
 
-type AtTau = { readonly tau: number | null; readonly p0Bar: number; readonly aBar: number; readonly rBarPerS: number; readonly residuals: readonly number[]; readonly ssr: number; readonly slope: number };
+type AtTau = {
+  readonly tau: number | null;
+  readonly p0Bar: number;
+  readonly aBar: number;
+  readonly rBarPerS: number;
+  readonly residuals: readonly number[];
+  readonly ssr: number;
+  readonly slope: number;
+};
 
 /** The best p₀, A ≥ 0 and r for one τ (null: no settling), and the slope of the sum of squares in τ there. */
 const atTau = (t: readonly number[], p: readonly number[], tau: number | null): AtTau => {
@@ -50,12 +63,22 @@ const atTau = (t: readonly number[], p: readonly number[], tau: number | null): 
   const [p0Bar, rBarPerS, a] = solved.coefficients;
   const aBar = a ?? 0;
   if (tau !== null && aBar < 0) return { ...atTau(t, p, null), tau };
-  const slope = tau === null ? 0 : -2 * solved.residuals.reduce((sum, e, i) => sum + e * ((aBar * (t[i] as number)) / tau ** 2) * Math.exp(-(t[i] as number) / tau), 0);
+  const slope =
+    tau === null
+      ? 0
+      : -2 *
+        solved.residuals.reduce((sum, e, i) => sum + e * ((aBar * (t[i] as number)) / tau ** 2) * Math.exp(-(t[i] as number) / tau), 0);
   return { tau, p0Bar: p0Bar ?? 0, aBar, rBarPerS: rBarPerS ?? 0, residuals: solved.residuals, ssr: solved.ssr, slope };
 };
 
 /** Bisects the slope of the sum of squares to its zero; stays at an end of the range where the sum still falls toward it. */
-const refine = (t: readonly number[], p: readonly number[], lowTau: number, highTau: number, scanned: AtTau): AtTau & { readonly converged: boolean } => {
+const refine = (
+  t: readonly number[],
+  p: readonly number[],
+  lowTau: number,
+  highTau: number,
+  scanned: AtTau,
+): AtTau & { readonly converged: boolean } => {
   let [low, high] = [lowTau, highTau];
   const [atLow, atHigh] = [atTau(t, p, low), atTau(t, p, high)];
   if (scanned.tau === low && atLow.slope >= 0) return { ...atLow, converged: true };

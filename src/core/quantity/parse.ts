@@ -48,7 +48,9 @@ const readQuantity = (text: string, suffixes: string): Result<Read, QuantityErro
   const [, sign, whole, over, under, suffix = ''] = parts;
   if (suffix !== '' && !new RegExp(`^(?:${suffixes})$`).test(suffix)) return fail({ code: 'wrong-unit', text });
   const number = Number(whole || 0) + Number(over) / Number(under || 1);
-  return Number.isFinite(number) ? ok({ number: sign === '-' ? -number : number, suffix, fraction: under !== '' && under !== undefined }) : fail({ code: 'not-a-number', text });
+  return Number.isFinite(number)
+    ? ok({ number: sign === '-' ? -number : number, suffix, fraction: under !== '' && under !== undefined })
+    : fail({ code: 'not-a-number', text });
 };
 
 /** What to tell the person at the field. */

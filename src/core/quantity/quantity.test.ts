@@ -48,7 +48,15 @@ test('other quantities', () => {
 });
 
 test('printing', () => {
-  expect([15.875, 20.6375, 22.225, 25.4, 28.575, 19, 17.5].map(sayNominal)).toEqual(['5/8 in', '13/16 in', '7/8 in', '1 in', '1 1/8 in', '19 mm', '17.5 mm']);
+  expect([15.875, 20.6375, 22.225, 25.4, 28.575, 19, 17.5].map(sayNominal)).toEqual([
+    '5/8 in',
+    '13/16 in',
+    '7/8 in',
+    '1 in',
+    '1 1/8 in',
+    '19 mm',
+    '17.5 mm',
+  ]);
   expect([sayDia(22.29, METRIC), sayDia(22.225, IMPERIAL)]).toEqual(['22.290', '0.8750']);
   expect([sayLength(41.84, METRIC), sayLength(41.84, IMPERIAL)]).toEqual(['41.8', '1.65']);
   expect([sayPressure(79.32, METRIC), sayPressure(79.32, IMPERIAL)]).toEqual(['79.32 bar', '1150 psi']);

@@ -4,10 +4,12 @@ import { MM_PER_INCH, PSI_PER_BAR, type Units } from './units';
 export const sayDia = (mm: number, units: Units): string => (units.length === 'mm' ? mm.toFixed(3) : (mm / MM_PER_INCH).toFixed(4));
 
 /** A length along the bore to 0.1 mm or 0.01 in, without its unit. */
-export const sayLength = (mm: number, units: Units): string => (units.length === 'mm' ? String(Number(mm.toFixed(1))) : (mm / MM_PER_INCH).toFixed(2));
+export const sayLength = (mm: number, units: Units): string =>
+  units.length === 'mm' ? String(Number(mm.toFixed(1))) : (mm / MM_PER_INCH).toFixed(2);
 
 /** A depth of a mark or a small difference, with its unit: µm, or thousandths of an inch. */
-export const sayDepth = (um: number, units: Units): string => (units.length === 'mm' ? `${Number(um.toFixed(1))} µm` : `${(um / MM_PER_INCH / 1000).toFixed(4)} in`);
+export const sayDepth = (um: number, units: Units): string =>
+  units.length === 'mm' ? `${Number(um.toFixed(1))} µm` : `${(um / MM_PER_INCH / 1000).toFixed(4)} in`;
 
 /** A nominal bore with its unit: an inch size as a fraction, else millimetres. */
 export const sayNominal = (mm: number): string => {
@@ -27,7 +29,8 @@ export const sayFraction = (n: number, d: number): string => {
 };
 
 /** A pressure with its unit, to 0.01 bar or 1 psi. */
-export const sayPressure = (bar: number, units: Units): string => `${pressureIn(bar, units).toFixed(units.pressure === 'bar' ? 2 : 0)} ${units.pressure}`;
+export const sayPressure = (bar: number, units: Units): string =>
+  `${pressureIn(bar, units).toFixed(units.pressure === 'bar' ? 2 : 0)} ${units.pressure}`;
 
 /** A pressure as a number in the person's unit. */
 export const pressureIn = (bar: number, units: Units): number => (units.pressure === 'bar' ? bar : bar * PSI_PER_BAR);

@@ -37,7 +37,12 @@ export type Statement = {
 
 export type BoreFigures = { readonly stations: number; readonly maxMm: number; readonly minMm: number; readonly uncertaintyMm: number };
 
-export type ReleaseContext = { readonly number: number; readonly at: number; readonly run: { readonly rig: string; readonly analysis: unknown } | null; readonly nameOf: (personId: string) => string };
+export type ReleaseContext = {
+  readonly number: number;
+  readonly at: number;
+  readonly run: { readonly rig: string; readonly analysis: unknown } | null;
+  readonly nameOf: (personId: string) => string;
+};
 
 const CAUTIONS: readonly string[] = [
   'Fitting, bleeding and the road test belong to licensed people, by the machine’s workshop manual and local rules.',
@@ -68,7 +73,9 @@ export const stateRelease = (r: UnitRecord, c: ReleaseContext): Statement => {
       limitDiaMm: verdict?.answer.limitDiaMm ?? null,
       verdict: verdict?.answer.reasons ?? [],
     },
-    fitted: r.tray.filter((p) => p.goesIn !== null).map((p) => `${p.name}${p.qty > 1 ? ` × ${p.qty}` : ''}: ${p.goesIn?.piece === 'new' ? 'new' : 'the unit’s own, inspected'}`),
+    fitted: r.tray
+      .filter((p) => p.goesIn !== null)
+      .map((p) => `${p.name}${p.qty > 1 ? ` × ${p.qty}` : ''}: ${p.goesIn?.piece === 'new' ? 'new' : 'the unit’s own, inspected'}`),
     kits: r.setAside.map((s) => `${s.number} ${s.name}`),
     proved: analysis === null ? [] : [analysis.sentence],
     notProved: [
@@ -77,7 +84,9 @@ export const stateRelease = (r: UnitRecord, c: ReleaseContext): Statement => {
       'Return of the piston under load, and behaviour when hot.',
       ...(analysis === null ? ['Tightness under pressure: it was not held on a rig.'] : []),
     ],
-    overrides: r.steps.flatMap((s) => (s.override === null ? [] : [`${STATION_WORDS[s.station]}: ${s.unmet.join(' ')} Overridden by ${c.nameOf(s.personId)}: ${s.override}`])),
+    overrides: r.steps.flatMap((s) =>
+      s.override === null ? [] : [`${STATION_WORDS[s.station]}: ${s.unmet.join(' ')} Overridden by ${c.nameOf(s.personId)}: ${s.override}`],
+    ),
     cautions: CAUTIONS,
     signatures: r.signatures.map(({ name, role, at }) => ({ name, role, at })),
   };
@@ -86,5 +95,7 @@ export const stateRelease = (r: UnitRecord, c: ReleaseContext): Statement => {
 const figures = (r: UnitRecord, index: number): BoreFigures | null => {
   const gauging = r.gaugings[index];
   const form = r.verdicts.findLast((v) => v.gaugingId === gauging?.id)?.answer.gauge ?? null;
-  return form === null ? null : { stations: form.stations.length, maxMm: form.maxMm, minMm: form.minMm, uncertaintyMm: form.expandedUncertaintyMm };
+  return form === null
+    ? null
+    : { stations: form.stations.length, maxMm: form.maxMm, minMm: form.minMm, uncertaintyMm: form.expandedUncertaintyMm };
 };

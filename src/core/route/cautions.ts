@@ -2,8 +2,14 @@ import type { Station } from './station';
 
 /** What can hurt someone at a station; shown there, short. Manuals, data sheets, local law and licensed people go before. @source design, domain, "Cautions" */
 export const CAUTIONS: { readonly [S in Station]?: readonly string[] } = {
-  strip: ['Circlips fly: glasses on, hand over the mouth.', 'Compressed air drives a piston like a shot: face it into rag and wood, lowest pressure that moves it, nobody in line. No flame in the strip bay.'],
-  clean: ['Brake fluid strips paint and burns eyes: gloves, glasses, water and soap at hand.', 'Old lining dust may hold asbestos: wet wipe, never blow.'],
+  strip: [
+    'Circlips fly: glasses on, hand over the mouth.',
+    'Compressed air drives a piston like a shot: face it into rag and wood, lowest pressure that moves it, nobody in line. No flame in the strip bay.',
+  ],
+  clean: [
+    'Brake fluid strips paint and burns eyes: gloves, glasses, water and soap at hand.',
+    'Old lining dust may hold asbestos: wet wipe, never blow.',
+  ],
   hone: ['Honing spins a long tool: clamp the body, no gloves near the chuck.', 'Blind end: keep the stone off the bottom.'],
   sleeve: ['Boring for a sleeve is licensed machine-shop work: send the drawing and the wall with it.'],
   'close-up': ['Fresh fluid of the unit’s own kind only. No oil and no petroleum grease from here on.'],

@@ -1,5 +1,18 @@
 /** Stations of the work, in order; the one place that knows it. @source design, product, "The route of a unit" */
-export const STATIONS = ['book-in', 'strip', 'clean', 'gauge', 'judge', 'hone', 'sleeve', 'kit', 'close-up', 'set', 'prove', 'release'] as const;
+export const STATIONS = [
+  'book-in',
+  'strip',
+  'clean',
+  'gauge',
+  'judge',
+  'hone',
+  'sleeve',
+  'kit',
+  'close-up',
+  'set',
+  'prove',
+  'release',
+] as const;
 export type Station = (typeof STATIONS)[number];
 
 export const STATION_WORDS: { readonly [S in Station]: string } = {
@@ -35,7 +48,7 @@ export const BENCH_HOURS: { readonly [S in Station]: number } = {
 
 /** Shelves of the rack: stations done at one stand share one. */
 export const SHELVES: readonly { readonly label: string; readonly stations: readonly Station[] }[] = [
-  { label: 'Strip', stations: ['book-in', 'strip'] },
+  { label: 'Booked in, strip', stations: ['book-in', 'strip'] },
   { label: 'Clean', stations: ['clean'] },
   { label: 'Gauge, judge', stations: ['gauge', 'judge'] },
   { label: 'Hone, sleeve', stations: ['hone', 'sleeve'] },

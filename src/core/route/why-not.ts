@@ -7,7 +7,10 @@ import { STATION_WORDS, type Station } from './station';
 /** A condition that a station's work does not meet yet. */
 export type WhyNot =
   | { readonly code: 'before'; readonly station: Station }
-  | { readonly code: 'not-looked' | 'no-condition' | 'no-fate' | 'rubber-reused' | 'not-in' | 'not-new' | 'facing-unseen'; readonly parts: readonly string[] }
+  | {
+      readonly code: 'not-looked' | 'no-condition' | 'no-fate' | 'rubber-reused' | 'not-in' | 'not-new' | 'facing-unseen';
+      readonly parts: readonly string[];
+    }
   | { readonly code: 'facing-wrong'; readonly part: string; readonly expected: 'open' | 'blind' }
   | { readonly code: 'no-readings' | 'no-verdict' | 'scrap' | 'nothing-set-aside' | 'not-proved' }
   | { readonly code: 'open-questions'; readonly texts: readonly string[] }
@@ -55,8 +58,16 @@ const closeUpFaults = (f: RouteFacts): readonly WhyNot[] => {
   const add = (code: 'not-in' | 'not-new' | 'facing-unseen', parts: readonly string[]): void => {
     if (parts.length > 0) faults.push({ code, parts });
   };
-  add('not-in', wanted.filter((p) => p.goesIn === null).map((p) => p.name));
-  add('not-new', wanted.filter((p) => p.goesIn?.piece === 'same' && (p.fate === 'replaced' || p.found === 'absent' || NEVER_REUSED.includes(p.kind))).map((p) => p.name));
+  add(
+    'not-in',
+    wanted.filter((p) => p.goesIn === null).map((p) => p.name),
+  );
+  add(
+    'not-new',
+    wanted
+      .filter((p) => p.goesIn?.piece === 'same' && (p.fate === 'replaced' || p.found === 'absent' || NEVER_REUSED.includes(p.kind)))
+      .map((p) => p.name),
+  );
   for (const part of wanted) {
     const slot = slotOf(part.slotId);
     const expected = slot === undefined ? undefined : slotFacing(f.family, slot);

@@ -2,5 +2,12 @@ import { z } from 'zod';
 import { RulesDoor } from './rule-door';
 
 /** A rule set as it is stored: a version, who made it when, and why. */
-export const RuleSetRow = z.object({ id: z.string(), version: z.number().int(), at: z.number(), personId: z.string(), note: z.string(), rules: RulesDoor });
+export const RuleSetRow = z.object({
+  id: z.string(),
+  version: z.number().int(),
+  at: z.number(),
+  personId: z.string(),
+  note: z.string(),
+  rules: RulesDoor,
+});
 export type RuleSet = z.output<typeof RuleSetRow>;

@@ -41,7 +41,7 @@ export function leastSquares(columns: readonly (readonly number[])[], y: readonl
   const inverseDiagonal: (number | null)[] = columns.map(() => null);
   for (const [k, b] of basis.entries()) {
     // Row k of R⁻¹, by solving R·x = eⱼ for each j; the diagonal of (RᵀR)⁻¹ is the sum of its squares.
-    inverseDiagonal[b.column] = basis.reduce((sum, _, j) => sum + solveUpper(basis, unit(basis.length, j))[k]! ** 2, 0);
+    inverseDiagonal[b.column] = basis.reduce((sum, _, j) => sum + (solveUpper(basis, unit(basis.length, j))[k] as number) ** 2, 0);
   }
   return { coefficients, residuals, ssr: residuals.reduce((s, e, i) => s + (weights?.[i] ?? 1) * e * e, 0), inverseDiagonal };
 }

@@ -17,4 +17,5 @@ export type Complaint = keyof typeof COMPLAINTS;
 export const COMPLAINT_NAMES = Object.keys(COMPLAINTS) as [Complaint, ...Complaint[]];
 
 /** The complaint in one line: chosen words, then the free text. */
-export const sayComplaint = (chosen: readonly Complaint[], text: string): string => [...chosen.map((c) => COMPLAINTS[c]), text].filter((part) => part !== '').join(' · ');
+export const sayComplaint = (chosen: readonly Complaint[], text: string): string =>
+  [...chosen.map((c) => COMPLAINTS[c]), text].filter((part) => part !== '').join(' · ');

@@ -6,7 +6,8 @@ import { routeOf, type Stop, stationNow } from '../route/route';
 import type { Gauging, SavedVerdict, SetAside, UnitRecord } from './unit-record';
 
 /** The readings of the bore as it is now; undefined when it was cut since, or never gauged. */
-export const currentGauging = (r: Pick<UnitRecord, 'unit' | 'gaugings'>): Gauging | undefined => r.gaugings.filter((g) => g.at >= r.unit.boreChangedAt).at(-1);
+export const currentGauging = (r: Pick<UnitRecord, 'unit' | 'gaugings'>): Gauging | undefined =>
+  r.gaugings.filter((g) => g.at >= r.unit.boreChangedAt).at(-1);
 
 /** The verdict on those readings. */
 export const currentVerdict = (r: Pick<UnitRecord, 'unit' | 'gaugings' | 'verdicts'>): SavedVerdict | undefined => {
@@ -34,13 +35,24 @@ export const factsOf = (r: UnitRecord): RouteFacts => {
 export const routeOfUnit = (r: UnitRecord): readonly Stop[] => routeOf(factsOf(r));
 
 /** What the rack shows of a unit, computed with every change. */
-export const summaryOf = (r: UnitRecord): { readonly station: string; readonly outcome: string | null; readonly targetDiaMm: number | null } => {
+export const summaryOf = (
+  r: UnitRecord,
+): { readonly station: string; readonly outcome: string | null; readonly targetDiaMm: number | null } => {
   const verdict = currentVerdict(r) ?? r.verdicts.at(-1);
-  return { station: stationNow(routeOfUnit(r)) ?? 'release', outcome: verdict?.answer.outcome ?? null, targetDiaMm: verdict?.answer.targetDiaMm ?? null };
+  return {
+    station: stationNow(routeOfUnit(r)) ?? 'release',
+    outcome: verdict?.answer.outcome ?? null,
+    targetDiaMm: verdict?.answer.targetDiaMm ?? null,
+  };
 };
 
 const uncoveredNames = (r: UnitRecord, setAside: readonly SetAside[]): readonly string[] => {
   const needs = needsOf(FAMILIES[r.unit.family], r.tray, r.unit.geometry.nominalMm);
-  const assigned = assignItems(needs, setAside.flatMap((s) => s.items.map((item) => ({ ...item, qty: item.qty * s.qty }))));
-  return needs.filter((need, n) => need.qty > assigned.filter((a) => a.need === n).reduce((sum, a) => sum + a.qty, 0)).map((need) => r.tray.find((p) => p.slotId === need.id)?.name ?? need.id);
+  const assigned = assignItems(
+    needs,
+    setAside.flatMap((s) => s.items.map((item) => ({ ...item, qty: item.qty * s.qty }))),
+  );
+  return needs
+    .filter((need, n) => need.qty > assigned.filter((a) => a.need === n).reduce((sum, a) => sum + a.qty, 0))
+    .map((need) => r.tray.find((p) => p.slotId === need.id)?.name ?? need.id);
 };

@@ -1,6 +1,6 @@
 import type { Judgement } from '../bore/judge';
-import type { Material } from '../bore/material';
 import type { Mark } from '../bore/mark';
+import type { Material } from '../bore/material';
 import type { Reading } from '../bore/reading';
 import type { WorkedFamily } from '../family/family';
 import type { Geometry } from '../family/geometry';
@@ -35,16 +35,73 @@ export type Unit = {
   readonly exitAt: number | null;
 };
 
-export type Job = { readonly id: string; readonly customer: string; readonly phone: string; readonly machine: string; readonly complaints: readonly Complaint[]; readonly complaintText: string; readonly promisedAt: number };
-export type Gauging = { readonly id: string; readonly at: number; readonly personId: string; readonly bodyTempC: number | null; readonly gaugeTempC: number | null; readonly readings: readonly Reading[] };
+export type Job = {
+  readonly id: string;
+  readonly customer: string;
+  readonly phone: string;
+  readonly machine: string;
+  readonly complaints: readonly Complaint[];
+  readonly complaintText: string;
+  readonly promisedAt: number;
+};
+export type Gauging = {
+  readonly id: string;
+  readonly at: number;
+  readonly personId: string;
+  readonly bodyTempC: number | null;
+  readonly gaugeTempC: number | null;
+  readonly readings: readonly Reading[];
+};
 /** A mark as the shop keeps it: the judged mark, its tag on the map, and a note. */
 export type MarkRecord = Mark & { readonly name: string; readonly note: string };
-export type SavedVerdict = { readonly id: string; readonly gaugingId: string | null; readonly at: number; readonly personId: string; readonly answer: Judgement };
-export type Step = { readonly id: string; readonly station: Station; readonly at: number; readonly personId: string; readonly note: string; readonly override: string | null; readonly unmet: readonly string[] };
-export type SetAside = { readonly moveId: string; readonly kitId: string; readonly number: string; readonly name: string; readonly qty: number; readonly items: readonly (KitItem & { readonly name: string })[] };
-export type Timer = { readonly id: string; readonly label: string; readonly startedAt: number; readonly endsAt: number; readonly personId: string; readonly doneAt: number | null };
-export type Run = { readonly id: string; readonly startedAt: number; readonly endedAt: number | null; readonly state: 'running' | 'finished' | 'aborted' | 'broken'; readonly targetBar: number; readonly because: string; readonly outcome: HoldTest['outcome'] | null };
-export type Signature = { readonly id: string; readonly personId: string; readonly name: string; readonly role: string; readonly at: number };
+export type SavedVerdict = {
+  readonly id: string;
+  readonly gaugingId: string | null;
+  readonly at: number;
+  readonly personId: string;
+  readonly answer: Judgement;
+};
+export type Step = {
+  readonly id: string;
+  readonly station: Station;
+  readonly at: number;
+  readonly personId: string;
+  readonly note: string;
+  readonly override: string | null;
+  readonly unmet: readonly string[];
+};
+export type SetAside = {
+  readonly moveId: string;
+  readonly kitId: string;
+  readonly number: string;
+  readonly name: string;
+  readonly qty: number;
+  readonly items: readonly (KitItem & { readonly name: string })[];
+};
+export type Timer = {
+  readonly id: string;
+  readonly label: string;
+  readonly startedAt: number;
+  readonly endsAt: number;
+  readonly personId: string;
+  readonly doneAt: number | null;
+};
+export type Run = {
+  readonly id: string;
+  readonly startedAt: number;
+  readonly endedAt: number | null;
+  readonly state: 'running' | 'finished' | 'aborted' | 'broken';
+  readonly targetBar: number;
+  readonly because: string;
+  readonly outcome: HoldTest['outcome'] | null;
+};
+export type Signature = {
+  readonly id: string;
+  readonly personId: string;
+  readonly name: string;
+  readonly role: string;
+  readonly at: number;
+};
 export type Photo = { readonly id: string; readonly caption: string; readonly at: number };
 
 /** Everything on record about a unit but its events and traces. Lists are oldest first. */

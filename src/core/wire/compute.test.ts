@@ -10,10 +10,14 @@ const answer = (name: string, body: unknown) => CALCULATIONS.get(name)?.run(body
 
 /** Every path at which two values differ: numbers by more than 1e-6 of their size (or 1e-6), everything else at all. */
 const differences = (want: unknown, have: unknown, path = ''): string[] => {
-  if (typeof want === 'number' && typeof have === 'number') return Math.abs(want - have) <= 1e-6 * Math.max(1, Math.abs(want)) ? [] : [`${path}: ${want} ≠ ${have}`];
-  if (typeof want !== 'object' || want === null || typeof have !== 'object' || have === null) return want === have ? [] : [`${path}: ${JSON.stringify(want)} ≠ ${JSON.stringify(have)}`];
+  if (typeof want === 'number' && typeof have === 'number')
+    return Math.abs(want - have) <= 1e-6 * Math.max(1, Math.abs(want)) ? [] : [`${path}: ${want} ≠ ${have}`];
+  if (typeof want !== 'object' || want === null || typeof have !== 'object' || have === null)
+    return want === have ? [] : [`${path}: ${JSON.stringify(want)} ≠ ${JSON.stringify(have)}`];
   const names = new Set([...Object.keys(want), ...Object.keys(have)]);
-  return [...names].flatMap((name) => differences((want as Record<string, unknown>)[name], (have as Record<string, unknown>)[name], `${path}.${name}`));
+  return [...names].flatMap((name) =>
+    differences((want as Record<string, unknown>)[name], (have as Record<string, unknown>)[name], `${path}.${name}`),
+  );
 };
 
 describe('worked examples of the contract', () => {
@@ -50,7 +54,13 @@ describe('bad requests', () => {
       { id: 'a', kind: 'hole', x0Mm: 5, x1Mm: 4, clock0Deg: 0, clock1Deg: 1, cleaned: true },
       { id: 'a', kind: 'pit', x0Mm: 5, x1Mm: 6, clock0Deg: 0, clock1Deg: 1, cleaned: 'yes' },
     ];
-    expect([...paths('judge', { marks, pistonDiaMm: null })].sort()).toEqual(['marks[0].kind', 'marks[0].x1Mm', 'marks[1].cleaned', 'marks[1].id', 'pistonDiaMm']);
+    expect([...paths('judge', { marks, pistonDiaMm: null })].sort()).toEqual([
+      'marks[0].kind',
+      'marks[0].x1Mm',
+      'marks[1].cleaned',
+      'marks[1].id',
+      'pistonDiaMm',
+    ]);
   });
 
   test('extra fields pass at the top only', () => {

@@ -12,7 +12,12 @@ const refusal = (description: string) => ({ description, content: { 'application
 export const openApiDocument = () =>
   createDocument({
     openapi: '3.1.0',
-    info: { title: 'Eddrin', version: '1', description: 'The shop’s calculations, stateless. Units are in the names; unknown is absent or null, never 0; extra fields are ignored at the top level only.' },
+    info: {
+      title: 'Eddrin',
+      version: '1',
+      description:
+        'The shop’s calculations, stateless. Units are in the names; unknown is absent or null, never 0; extra fields are ignored at the top level only.',
+    },
     components: { securitySchemes: { token: { type: 'http', scheme: 'bearer' } } },
     security: [{ token: [] }],
     paths: Object.fromEntries(
@@ -24,7 +29,10 @@ export const openApiDocument = () =>
             summary,
             requestBody: { required: true, content: { 'application/json': { schema: request } } },
             responses: {
-              200: { description: 'The answer, unrounded, with the rules it used.', content: { 'application/json': { schema: z.looseObject({ rulesUsed: z.record(z.string(), z.number()) }) } } },
+              200: {
+                description: 'The answer, unrounded, with the rules it used.',
+                content: { 'application/json': { schema: z.looseObject({ rulesUsed: z.record(z.string(), z.number()) }) } },
+              },
               400: refusal('Not JSON.'),
               401: refusal('No session and no token.'),
               422: refusal('Wrong input: every problem listed.'),

@@ -12,4 +12,7 @@ export const problemsOf = (error: z.ZodError): readonly Problem[] =>
   );
 
 export const pathOf = (path: readonly PropertyKey[]): string =>
-  path.reduce<string>((text, part) => (typeof part === 'number' ? `${text}[${part}]` : text === '' ? String(part) : `${text}.${String(part)}`), '');
+  path.reduce<string>(
+    (text, part) => (typeof part === 'number' ? `${text}[${part}]` : text === '' ? String(part) : `${text}.${String(part)}`),
+    '',
+  );

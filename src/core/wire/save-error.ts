@@ -6,7 +6,14 @@ export type SaveError =
   | { readonly code: 'forbidden' }
   | { readonly code: 'invalid'; readonly problems: readonly Problem[] }
   | { readonly code: 'no-such-unit' }
-  | { readonly code: 'stale'; readonly yours: number; readonly theirs: number; readonly by: string; readonly at: number; readonly what: string }
+  | {
+      readonly code: 'stale';
+      readonly yours: number;
+      readonly theirs: number;
+      readonly by: string;
+      readonly at: number;
+      readonly what: string;
+    }
   | { readonly code: 'refused'; readonly reasons: readonly string[] }
   | { readonly code: 'storage'; readonly message: string };
 
@@ -22,7 +29,9 @@ export const saySaveError = (e: SaveError): readonly string[] => {
     case 'no-such-unit':
       return ['There is no such unit.'];
     case 'stale':
-      return [`${e.by} changed this unit meanwhile (${e.what}): it is at version ${e.theirs}, you started from ${e.yours}. Look at theirs, then save yours again if it still holds.`];
+      return [
+        `${e.by} changed this unit meanwhile (${e.what}): it is at version ${e.theirs}, you started from ${e.yours}. Look at theirs, then save yours again if it still holds.`,
+      ];
     case 'refused':
       return e.reasons;
     case 'storage':

@@ -28,13 +28,24 @@ export type BookIn = {
 /** Books a unit in: its customer (the one of the same name and telephone, if there is one), its job, its tag and its empty tray. */
 export function bookIn(db: Db, person: Person, at: number, b: BookIn): Promise<Changed & { readonly tagNo: number }> {
   return db.transaction(async (tx) => {
-    const [repeated] = await tx.select({ unitId: units.id, version: units.version, tagNo: units.tagNo }).from(units).where(eq(units.id, b.unitId));
+    const [repeated] = await tx
+      .select({ unitId: units.id, version: units.version, tagNo: units.tagNo })
+      .from(units)
+      .where(eq(units.id, b.unitId));
     if (repeated !== undefined) return repeated;
     const known = await tx.select().from(customers).where(eq(customers.name, b.customer));
     const customerId = known.find((c) => c.phone === b.phone)?.id ?? `${b.unitId}-customer`;
     await tx.insert(customers).values({ id: customerId, name: b.customer, phone: b.phone, createdAt: at }).onConflictDoNothing();
     const jobId = `${b.unitId}-job`;
-    await tx.insert(jobs).values({ id: jobId, customerId, machine: b.machine, complaints: b.complaints, complaintText: b.complaintText, promisedAt: b.promisedAt, createdAt: at });
+    await tx.insert(jobs).values({
+      id: jobId,
+      customerId,
+      machine: b.machine,
+      complaints: b.complaints,
+      complaintText: b.complaintText,
+      promisedAt: b.promisedAt,
+      createdAt: at,
+    });
     const [last] = await tx.select({ tagNo: max(units.tagNo) }).from(units);
     const tagNo = (last?.tagNo ?? 0) + 1;
     const family = FAMILIES[b.family];
@@ -59,8 +70,21 @@ export function bookIn(db: Db, person: Person, at: number, b: BookIn): Promise<C
       exitAt: null,
     };
     const tray = emptyTray(family, (slot) => `${b.unitId}-${slot.id}`);
-    const step = { id: `${b.unitId}-book-in`, unitId: b.unitId, station: 'book-in', at, personId: person.id, note: '', override: null, unmet: [] };
-    const changes = await applyEdits(tx, [put('units', unit), put('steps', step), ...tray.map((part, seq) => put('parts', { ...part, unitId: b.unitId, seq }))]);
+    const step = {
+      id: `${b.unitId}-book-in`,
+      unitId: b.unitId,
+      station: 'book-in',
+      at,
+      personId: person.id,
+      note: '',
+      override: null,
+      unmet: [],
+    };
+    const changes = await applyEdits(tx, [
+      put('units', unit),
+      put('steps', step),
+      ...tray.map((part, seq) => put('parts', { ...part, unitId: b.unitId, seq })),
+    ]);
     await appendEvent(tx, { eventId: `${b.unitId}-booked-in`, unitId: b.unitId, person, at, kind: 'booked-in', note: '' }, 1, changes);
     return { unitId: b.unitId, version: 1, tagNo };
   });

@@ -1,19 +1,25 @@
 import { desc } from 'drizzle-orm';
-import { type JudgeInput, judgeBore } from '@/core/bore/judge';
+import { type BoreOutcome, type JudgeInput, judgeBore } from '@/core/bore/judge';
+import type { School } from '@/core/bore/mark-verdict';
 import type { Reading } from '@/core/bore/reading';
 import { ok, type Result } from '@/core/result';
-import { judgeInputOf } from '@/core/unit/judge-input';
-import { currentGauging } from '@/core/unit/facts-of';
-import type { MarkRecord } from '@/core/unit/unit-record';
+import type { Station } from '@/core/route/station';
 import { type RuleSet, RuleSetRow } from '@/core/rules/rule-set-row';
-import type { School } from '@/core/bore/mark-verdict';
+import { currentGauging } from '@/core/unit/facts-of';
+import { judgeInputOf } from '@/core/unit/judge-input';
+import type { MarkRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
 import type { Db, Reader } from '../connection';
 import { drop, put } from '../event-payload';
 import { ruleSets } from '../tables';
 import { signOffEdits } from './sign-off';
 
-export type GaugingEntry = { readonly gaugingId: string; readonly readings: readonly Reading[]; readonly bodyTempC: number | null; readonly gaugeTempC: number | null };
+export type GaugingEntry = {
+  readonly gaugingId: string;
+  readonly readings: readonly Reading[];
+  readonly bodyTempC: number | null;
+  readonly gaugeTempC: number | null;
+};
 
 /** Saves a gauging and signs the station off. A verdict on earlier readings stands no more. */
 export const saveGauging = (db: Db, change: Change, g: GaugingEntry): Promise<Result<Changed, ChangeError>> =>
@@ -24,12 +30,26 @@ export const saveGauging = (db: Db, change: Change, g: GaugingEntry): Promise<Re
     return ok([
       put('gaugings', { id: gaugingId, unitId: record.unit.id, at: change.at, personId: change.person.id, ...temps }),
       ...readings.map((r, seq) => put('readings', { id: `${gaugingId}-${seq}`, gaugingId, seq, ...r })),
-      put('steps', { id: `${record.unit.id}-gauge`, unitId: record.unit.id, station: 'gauge', at: change.at, personId: change.person.id, note: '', override: null, unmet: [] }),
+      put('steps', {
+        id: `${record.unit.id}-gauge`,
+        unitId: record.unit.id,
+        station: 'gauge',
+        at: change.at,
+        personId: change.person.id,
+        note: '',
+        override: null,
+        unmet: [],
+      }),
       drop('steps', `${record.unit.id}-judge`),
     ]);
   });
 
-export type JudgementEntry = { readonly verdictId: string; readonly marks: readonly MarkRecord[]; readonly school: School | null; readonly wallMm: number | null };
+export type JudgementEntry = {
+  readonly verdictId: string;
+  readonly marks: readonly MarkRecord[];
+  readonly school: School | null;
+  readonly wallMm: number | null;
+};
 
 /** Saves the marks and the verdict on them, computed here from the record; signs Judge off when nothing is open. */
 export const saveJudgement = (db: Db, change: Change, j: JudgementEntry): Promise<Result<Changed, ChangeError>> =>
@@ -40,19 +60,47 @@ export const saveJudgement = (db: Db, change: Change, j: JudgementEntry): Promis
     const input: JudgeInput | undefined = judgeInputOf(record, j);
     if (input === undefined) return refused('The piston has not been measured: record its diameter at Strip.');
     const answer = judgeBore(input, rules.rules);
-    const verdict = { id: j.verdictId, unitId: record.unit.id, gaugingId: gauging.id, ruleSetId: rules.id, at: change.at, personId: change.person.id, outcome: answer.outcome, input, answer };
+    const verdict = {
+      id: j.verdictId,
+      unitId: record.unit.id,
+      gaugingId: gauging.id,
+      ruleSetId: rules.id,
+      at: change.at,
+      personId: change.person.id,
+      outcome: answer.outcome,
+      input,
+      answer,
+    };
+    // The verdict is signed off anew; cutting that it asks for is still to be done, cutting that was done stays done.
+    const fallen: readonly Station[] = ['judge', ...cuttingFor(answer.outcome)];
     const kept = new Set(j.marks.map((m) => m.id));
     const edits = [
       put('verdicts', verdict),
-      ...j.marks.map((m) => put('marks', { ...m, unitId: record.unit.id, depthUm: m.depthUm ?? null, depthUncertaintyUm: m.depthUncertaintyUm ?? null, widthUm: m.widthUm ?? null })),
+      ...j.marks.map((m) =>
+        put('marks', {
+          ...m,
+          unitId: record.unit.id,
+          depthUm: m.depthUm ?? null,
+          depthUncertaintyUm: m.depthUncertaintyUm ?? null,
+          widthUm: m.widthUm ?? null,
+        }),
+      ),
       ...record.marks.filter((m) => !kept.has(m.id)).map((m) => drop('marks', m.id)),
-      ...(['judge', 'hone', 'sleeve'] as const).map((s) => drop('steps', `${record.unit.id}-${s}`)),
+      ...fallen.map((s) => drop('steps', `${record.unit.id}-${s}`)),
     ];
     if (answer.outcome === 'undecided' || answer.outcome === 'scrap') return ok(edits);
-    const judged = { ...record, marks: j.marks, verdicts: [...record.verdicts, verdict], steps: record.steps.filter((s) => !['judge', 'hone', 'sleeve'].includes(s.station)) };
+    const judged = {
+      ...record,
+      marks: j.marks,
+      verdicts: [...record.verdicts, verdict],
+      steps: record.steps.filter((s) => !fallen.includes(s.station)),
+    };
     const done = signOffEdits(judged, change, { station: 'judge', note: '', override: null });
     return done.ok ? ok([...edits.filter((e) => !('drop' in e && e.drop === `${record.unit.id}-judge`)), done.value]) : done;
   });
+
+const cuttingFor = (outcome: BoreOutcome): readonly Station[] =>
+  outcome === 'hone' || outcome === 'polish' ? ['hone'] : outcome === 'sleeve' ? ['sleeve'] : [];
 
 /** The shop's newest rule set. */
 export const rulesInForce = async (db: Reader): Promise<RuleSet> => {

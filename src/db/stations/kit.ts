@@ -1,7 +1,7 @@
 import { asc, eq } from 'drizzle-orm';
-import { ok, type Result } from '@/core/result';
 import { DimsDoor } from '@/core/kit/kit-door';
 import type { StoredKit } from '@/core/kit/stored-kit';
+import { ok, type Result } from '@/core/result';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
 import type { Db, Reader } from '../connection';
 import { drop, put } from '../event-payload';
@@ -27,7 +27,17 @@ export const setKitAside = (db: Db, change: Change, kitId: string): Promise<Resu
     if (kit === undefined) return refused('There is no such kit.');
     if ((await onHand(tx, kitId)) < 1) return refused(`${kit.number} is gone: none on the shelf.`);
     if (record.steps.some((s) => s.station === 'close-up')) return refused('The unit is closed up already.');
-    return ok([put('stockMoves', { id: change.eventId, kitId, unitId: record.unit.id, qty: -1, reason: 'set-aside', at: change.at, personId: change.person.id })]);
+    return ok([
+      put('stockMoves', {
+        id: change.eventId,
+        kitId,
+        unitId: record.unit.id,
+        qty: -1,
+        reason: 'set-aside',
+        at: change.at,
+        personId: change.person.id,
+      }),
+    ]);
   });
 
 /** Puts a kit that was set aside back on the shelf. */

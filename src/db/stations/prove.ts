@@ -1,7 +1,7 @@
 import { desc, eq } from 'drizzle-orm';
 import { z } from 'zod';
-import { RigSample, RunAnalysis } from '@/core/prove/run-analysis';
 import type { Person } from '@/core/people/role';
+import { RigSample, RunAnalysis } from '@/core/prove/run-analysis';
 import { ok, type Result } from '@/core/result';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
 import type { Db, Reader } from '../connection';
@@ -9,13 +9,31 @@ import { put } from '../event-payload';
 import { people, rigRuns } from '../tables';
 
 export type RunStart = { readonly runId: string; readonly targetBar: number; readonly holdS: number };
-export type RunEnd = { readonly runId: string; readonly rig: string; readonly state: 'finished' | 'aborted' | 'broken'; readonly because: string; readonly samples: readonly RigSample[]; readonly analysis: RunAnalysis | null };
+export type RunEnd = {
+  readonly runId: string;
+  readonly rig: string;
+  readonly state: 'finished' | 'aborted' | 'broken';
+  readonly because: string;
+  readonly samples: readonly RigSample[];
+  readonly analysis: RunAnalysis | null;
+};
 
 /** Notes that a run begins, so that one which never ends is seen. */
 export const startRun = (db: Db, change: Change, s: RunStart): Promise<Result<Changed, ChangeError>> =>
   changeUnit(db, change, (record) => {
     if (!record.steps.some((x) => x.station === 'close-up')) return refused('First: Close up.');
-    const row = { id: s.runId, unitId: record.unit.id, rig: '', personId: change.person.id, startedAt: change.at, endedAt: null, because: '', outcome: null, samples: [], analysis: null };
+    const row = {
+      id: s.runId,
+      unitId: record.unit.id,
+      rig: '',
+      personId: change.person.id,
+      startedAt: change.at,
+      endedAt: null,
+      because: '',
+      outcome: null,
+      samples: [],
+      analysis: null,
+    };
     return ok([put('rigRuns', { ...row, state: 'running', targetBar: s.targetBar, holdS: s.holdS })]);
   });
 
@@ -25,14 +43,31 @@ export const endRun = (db: Db, change: Change, e: RunEnd): Promise<Result<Change
     const [row] = await tx.select().from(rigRuns).where(eq(rigRuns.id, e.runId));
     if (row === undefined) return refused('There is no such run.');
     const outcome = e.state === 'finished' ? (e.analysis?.outcome ?? null) : null;
-    return ok([put('rigRuns', { ...row, rig: e.rig, endedAt: change.at, state: e.state, because: e.because, outcome, samples: e.samples, analysis: e.analysis })]);
+    return ok([
+      put('rigRuns', {
+        ...row,
+        rig: e.rig,
+        endedAt: change.at,
+        state: e.state,
+        because: e.because,
+        outcome,
+        samples: e.samples,
+        analysis: e.analysis,
+      }),
+    ]);
   });
 
 /** Runs that a stopped server left behind are marked broken; called once at start. */
 export async function breakLostRuns(db: Db, at: number): Promise<number> {
-  const lost = await db.select({ runId: rigRuns.id, unitId: rigRuns.unitId, personId: rigRuns.personId, rig: rigRuns.rig }).from(rigRuns).where(eq(rigRuns.state, 'running'));
+  const lost = await db
+    .select({ runId: rigRuns.id, unitId: rigRuns.unitId, personId: rigRuns.personId, rig: rigRuns.rig })
+    .from(rigRuns)
+    .where(eq(rigRuns.state, 'running'));
   for (const { runId, unitId, personId, rig } of lost) {
-    const [person] = await db.select({ id: people.id, name: people.name, role: people.role, bench: people.bench }).from(people).where(eq(people.id, personId));
+    const [person] = await db
+      .select({ id: people.id, name: people.name, role: people.role, bench: people.bench })
+      .from(people)
+      .where(eq(people.id, personId));
     const change = { eventId: `${runId}-lost`, unitId, person: person as Person, at, version: null, kind: 'run-ended' as const, note: '' };
     await endRun(db, change, { runId, rig, state: 'broken', because: 'the server stopped during the run', samples: [], analysis: null });
   }
@@ -44,11 +79,18 @@ const Samples = z.array(RigSample);
 /** A stored run with its samples. */
 export async function runOf(db: Reader, runId: string) {
   const [row] = await db.select().from(rigRuns).where(eq(rigRuns.id, runId));
-  return row === undefined ? undefined : { ...row, samples: Samples.parse(row.samples), analysis: RunAnalysis.nullable().parse(row.analysis) };
+  return row === undefined
+    ? undefined
+    : { ...row, samples: Samples.parse(row.samples), analysis: RunAnalysis.nullable().parse(row.analysis) };
 }
 
 /** The newest run of a unit. */
 export async function lastRunOf(db: Reader, unitId: string) {
-  const [row] = await db.select({ id: rigRuns.id }).from(rigRuns).where(eq(rigRuns.unitId, unitId)).orderBy(desc(rigRuns.startedAt)).limit(1);
+  const [row] = await db
+    .select({ id: rigRuns.id })
+    .from(rigRuns)
+    .where(eq(rigRuns.unitId, unitId))
+    .orderBy(desc(rigRuns.startedAt))
+    .limit(1);
   return row === undefined ? undefined : runOf(db, row.id);
 }

@@ -16,11 +16,28 @@ import { signOffEdits } from './sign-off';
 export const signForRelease = (db: Db, change: Change, signer: Person): Promise<Result<Changed, ChangeError>> =>
   changeUnit(db, change, (record) => {
     if (!record.steps.some((s) => s.station === 'prove')) return refused('First: Prove.');
-    if (record.signatures.some((s) => s.personId === signer.id)) return refused(`${signer.name} has signed already; the second signature is another person's.`);
-    return ok([put('signatures', { id: change.eventId, unitId: record.unit.id, personId: signer.id, name: signer.name, role: signer.role, at: change.at })]);
+    if (record.signatures.some((s) => s.personId === signer.id))
+      return refused(`${signer.name} has signed already; the second signature is another person's.`);
+    return ok([
+      put('signatures', {
+        id: change.eventId,
+        unitId: record.unit.id,
+        personId: signer.id,
+        name: signer.name,
+        role: signer.role,
+        at: change.at,
+      }),
+    ]);
   });
 
-export type Certificate = { readonly number: number; readonly at: number; readonly statement: Statement; readonly hash: string; readonly previousHash: string; readonly supersedes: number | null };
+export type Certificate = {
+  readonly number: number;
+  readonly at: number;
+  readonly statement: Statement;
+  readonly hash: string;
+  readonly previousHash: string;
+  readonly supersedes: number | null;
+};
 
 /** Releases a unit: conditions met, certificate numbered and chained to the one before, unit off the rack. */
 export const release = (db: Db, change: Change): Promise<Result<Changed, ChangeError>> =>
@@ -30,17 +47,38 @@ export const release = (db: Db, change: Change): Promise<Result<Changed, ChangeE
     if (unmet.length > 0) return refused(...unmet.map(sayWhyNot));
     const done = signOffEdits(record, change, { station: 'release', note: '', override: null });
     if (!done.ok) return done;
-    const [last] = await tx.select({ number: certificates.number, hash: certificates.hash }).from(certificates).orderBy(desc(certificates.number)).limit(1);
-    const [earlier] = await tx.select({ number: max(certificates.number) }).from(certificates).where(eq(certificates.unitId, record.unit.id));
-    const [run] = await tx.select({ rig: rigRuns.rig, analysis: rigRuns.analysis }).from(rigRuns).where(eq(rigRuns.id, facts.proof === null ? '' : (record.runs.at(-1)?.id ?? '')));
+    const [last] = await tx
+      .select({ number: certificates.number, hash: certificates.hash })
+      .from(certificates)
+      .orderBy(desc(certificates.number))
+      .limit(1);
+    const [earlier] = await tx
+      .select({ number: max(certificates.number) })
+      .from(certificates)
+      .where(eq(certificates.unitId, record.unit.id));
+    const [run] = await tx
+      .select({ rig: rigRuns.rig, analysis: rigRuns.analysis })
+      .from(rigRuns)
+      .where(eq(rigRuns.id, facts.proof === null ? '' : (record.runs.at(-1)?.id ?? '')));
     const names = new Map((await tx.select({ id: people.id, name: people.name }).from(people)).map((p) => [p.id, p.name]));
     const number = (last?.number ?? 0) + 1;
     const statement = stateRelease(record, { number, at: change.at, run: run ?? null, nameOf: (id) => names.get(id) ?? id });
     const previousHash = last?.hash ?? '';
-    const hash = createHash('sha256').update(`${previousHash}\n${canonical(statement)}`).digest('hex');
+    const hash = createHash('sha256')
+      .update(`${previousHash}\n${canonical(statement)}`)
+      .digest('hex');
     return ok([
       done.value,
-      put('certificates', { id: change.eventId, number, unitId: record.unit.id, at: change.at, statement, hash, previousHash, supersedes: earlier?.number ?? null }),
+      put('certificates', {
+        id: change.eventId,
+        number,
+        unitId: record.unit.id,
+        at: change.at,
+        statement,
+        hash,
+        previousHash,
+        supersedes: earlier?.number ?? null,
+      }),
       put('units', { ...record.unit, exit: 'released', exitAt: change.at }),
     ]);
   });

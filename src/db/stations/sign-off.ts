@@ -1,3 +1,4 @@
+import type { Material } from '@/core/bore/material';
 import { may } from '@/core/people/role';
 import { ok, type Result } from '@/core/result';
 import { reopenedBy } from '@/core/route/route';
@@ -5,12 +6,15 @@ import { STATIONS, type Station } from '@/core/route/station';
 import { sayWhyNot, whyNotDone } from '@/core/route/why-not';
 import { factsOf, routeOfUnit } from '@/core/unit/facts-of';
 import type { UnitRecord } from '@/core/unit/unit-record';
-import type { Material } from '@/core/bore/material';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
 import type { Db } from '../connection';
 import { drop, type Edit, put } from '../event-payload';
 
-export type SignOff = { readonly station: Station; readonly note: string; /** A lead's reason to pass over conditions that are not met. */ readonly override: string | null };
+export type SignOff = {
+  readonly station: Station;
+  readonly note: string /** A lead's reason to pass over conditions that are not met. */;
+  readonly override: string | null;
+};
 
 /** Signs a station off: refused with every reason while conditions are unmet, unless a lead overrides them with a reason of their own. */
 export const signOff = (db: Db, change: Change, s: SignOff): Promise<Result<Changed, ChangeError>> =>
@@ -29,16 +33,37 @@ export const signOffEdits = (record: UnitRecord, change: Change, s: SignOff): Re
   if (unmet.length > 0 && s.override === null) return refused(...unmet);
   if (unmet.length > 0 && !may(change.person.role, 'override')) return refused('Only a lead may override a condition.');
   const override = unmet.length > 0 ? s.override : null;
-  return ok(put('steps', { id: `${record.unit.id}-${s.station}`, unitId: record.unit.id, station: s.station, at: change.at, personId: change.person.id, note: s.note, override, unmet }));
+  return ok(
+    put('steps', {
+      id: `${record.unit.id}-${s.station}`,
+      unitId: record.unit.id,
+      station: s.station,
+      at: change.at,
+      personId: change.person.id,
+      note: s.note,
+      override,
+      unmet,
+    }),
+  );
 };
 
 /** The bore was cut or sleeved: the station is signed off, and gauging and judging are asked for again. */
-export const boreChanged = (db: Db, change: Change, station: 'hone' | 'sleeve', note: string, material: Material | null): Promise<Result<Changed, ChangeError>> =>
+export const boreChanged = (
+  db: Db,
+  change: Change,
+  station: 'hone' | 'sleeve',
+  note: string,
+  material: Material | null,
+): Promise<Result<Changed, ChangeError>> =>
   changeUnit(db, change, (record) => {
     const done = signOffEdits(record, change, { station, note, override: null });
     if (!done.ok) return done;
     const again = reopenedBy(station).map((x) => drop('steps', `${record.unit.id}-${x}`));
-    return ok([done.value, ...again, put('units', { ...record.unit, boreChangedAt: change.at, material: material ?? record.unit.material })]);
+    return ok([
+      done.value,
+      ...again,
+      put('units', { ...record.unit, boreChangedAt: change.at, material: material ?? record.unit.material }),
+    ]);
   });
 
 /** A lead opens a station again: its sign-off and all later ones fall, signatures too; a unit that had left comes back. */
@@ -46,9 +71,15 @@ export const reopen = (db: Db, change: Change, station: Station): Promise<Result
   changeUnit(db, change, (record) => {
     if (!record.steps.some((s) => s.station === station)) return refused('That station is not signed off.');
     const fallen = STATIONS.slice(STATIONS.indexOf(station)).map((s) => drop('steps', `${record.unit.id}-${s}`));
-    return ok([...fallen, ...record.signatures.map((s) => drop('signatures', s.id)), put('units', { ...record.unit, exit: null, exitAt: null })]);
+    return ok([
+      ...fallen,
+      ...record.signatures.map((s) => drop('signatures', s.id)),
+      put('units', { ...record.unit, exit: null, exitAt: null }),
+    ]);
   });
 
 /** The unit leaves without being released. */
 export const leave = (db: Db, change: Change, exit: 'scrapped' | 'returned'): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, change, (record) => (record.unit.exit === null ? ok([put('units', { ...record.unit, exit, exitAt: change.at })]) : refused('It has left already.')));
+  changeUnit(db, change, (record) =>
+    record.unit.exit === null ? ok([put('units', { ...record.unit, exit, exitAt: change.at })]) : refused('It has left already.'),
+  );

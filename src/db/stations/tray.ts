@@ -1,8 +1,8 @@
 import { NEVER_REUSED } from '@/core/close-up/stack-check';
 import { FAMILIES, slotFacing } from '@/core/family/family';
 import { ok, type Result } from '@/core/result';
-import type { UnitRecord } from '@/core/unit/unit-record';
 import type { TrayPart } from '@/core/strip/tray-door';
+import type { UnitRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
 import type { Db } from '../connection';
 import { type Edit, put } from '../event-payload';
@@ -30,7 +30,9 @@ export const recordPart = (db: Db, change: Change, partId: string, news: PartNew
 
 const stripObjection = (record: UnitRecord, news: PartNews): string | undefined => {
   const station = 'goesIn' in news ? 'close-up' : 'strip';
-  return record.steps.some((s) => s.station === station) ? `${station === 'strip' ? 'Strip' : 'Close up'} is signed off; a lead can reopen it.` : undefined;
+  return record.steps.some((s) => s.station === station)
+    ? `${station === 'strip' ? 'Strip' : 'Close up'} is signed off; a lead can reopen it.`
+    : undefined;
 };
 
 /** A wrong piece or a wrong way round is refused at once, with the reason. */
@@ -38,12 +40,16 @@ const closeUpObjection = (record: UnitRecord, part: TrayPart, goesIn: NonNullabl
   const done = (station: string): boolean => record.steps.some((s) => s.station === station);
   if (!done('kit')) return 'First: Kit. The new parts are checked against the old before anything goes in.';
   if (done('close-up')) return 'Close up is signed off; a lead can reopen it.';
-  if (goesIn.piece === 'same' && NEVER_REUSED.includes(part.kind)) return `The old ${part.name} is rubber in the fluid path: it never goes back.`;
-  if (goesIn.piece === 'same' && part.fate !== 'refitted') return `The old ${part.name} is not to be used again: its fate is “${part.fate ?? 'none'}”.`;
+  if (goesIn.piece === 'same' && NEVER_REUSED.includes(part.kind))
+    return `The old ${part.name} is rubber in the fluid path: it never goes back.`;
+  if (goesIn.piece === 'same' && part.fate !== 'refitted')
+    return `The old ${part.name} is not to be used again: its fate is “${part.fate ?? 'none'}”.`;
   const family = FAMILIES[record.unit.family];
   const slot = family.slots.find((s) => s.id === part.slotId);
   const expected = slot === undefined ? undefined : slotFacing(family, slot);
   if (expected === undefined) return undefined;
   if (goesIn.faces === null) return `Say which way the lip of the ${part.name} faces.`;
-  return goesIn.faces === expected ? undefined : `The ${part.name} faces the wrong way: its lip must open toward the ${expected} end, where the higher pressure is. Turn it round.`;
+  return goesIn.faces === expected
+    ? undefined
+    : `The ${part.name} faces the wrong way: its lip must open toward the ${expected} end, where the higher pressure is. Turn it round.`;
 };

@@ -7,7 +7,15 @@ import type { Geometry } from '@/core/family/geometry';
 import { sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 
-export type MapMark = { readonly id: string; readonly name: string; readonly x0Mm: number; readonly x1Mm: number; readonly clock0Deg: number; readonly clock1Deg: number; readonly outcome: BoreOutcome | null };
+export type MapMark = {
+  readonly id: string;
+  readonly name: string;
+  readonly x0Mm: number;
+  readonly x1Mm: number;
+  readonly clock0Deg: number;
+  readonly clock1Deg: number;
+  readonly outcome: BoreOutcome | null;
+};
 export type Patch = { readonly x0Mm: number; readonly x1Mm: number; readonly clock0Deg: number; readonly clock1Deg: number };
 
 const [WIDTH, HEIGHT, LEFT, TOP, RIGHT, BOTTOM] = [830, 262, 52, 18, 10, 40];
@@ -20,7 +28,16 @@ const CLOCKS: readonly (readonly [number, string])[] = [
 ];
 
 /** The bore unrolled: depth across, clock down, cut along the top so that the bottom lies in the middle. A drag marks a place. */
-export function BoreMap({ geometry, lanes, marks, stationsMm, units, chosen, onChoose, onDraw }: {
+export function BoreMap({
+  geometry,
+  lanes,
+  marks,
+  stationsMm,
+  units,
+  chosen,
+  onChoose,
+  onDraw,
+}: {
   readonly geometry: Geometry;
   readonly lanes: readonly Lane[];
   readonly marks: readonly MapMark[];
@@ -49,7 +66,7 @@ export function BoreMap({ geometry, lanes, marks, stationsMm, units, chosen, onC
     <svg
       ref={svg}
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      role="group"
+      role="img"
       aria-label={`The bore unrolled, ${marks.length} marks; the table below holds the same marks`}
       className={`h-auto w-full touch-none border border-line bg-sheet ${onDraw === undefined ? '' : 'cursor-crosshair'}`}
       onPointerDown={(e) => {
@@ -96,25 +113,66 @@ export function BoreMap({ geometry, lanes, marks, stationsMm, units, chosen, onC
       ))}
       {geometry.ports.flatMap((p) =>
         (p.side === 'top' ? [0, 360] : [180]).map((deg) => (
-          <circle key={`${p.id}-${deg}`} cx={x(p.xMm)} cy={y(deg)} r={Math.max(2.5, (p.diaMm / 2 / geometry.lengthMm) * (WIDTH - LEFT - RIGHT))} fill="var(--sheet)" stroke="var(--ink)">
+          <ellipse
+            key={`${p.id}-${deg}`}
+            cx={x(p.xMm)}
+            cy={y(deg)}
+            rx={Math.max(2.5, x(p.diaMm / 2) - x(0))}
+            ry={Math.max(2.5, (p.diaMm / 2 / (Math.PI * geometry.nominalMm)) * (y(360) - y(0)))}
+            fill="var(--sheet)"
+            stroke="var(--ink)"
+          >
             <title>{`${p.id.replaceAll('-', ' ')} at ${sayLength(p.xMm, units)} ${units.length}`}</title>
-          </circle>
+          </ellipse>
         )),
       )}
       {marks.map((m) => (
-        // biome-ignore lint/a11y/noStaticElementInteractions: the table below is the keyboard's way to the same marks
-        <g key={m.id} onPointerDown={(e) => { e.stopPropagation(); onChoose(m.id); }} className="cursor-pointer">
+        <g
+          key={m.id}
+          onPointerDown={(e) => {
+            e.stopPropagation();
+            onChoose(m.id);
+          }}
+          className="cursor-pointer"
+        >
           {pieces(m).map((p, i) => {
             const [w, h] = [Math.max(9, x(p.x1Mm) - x(p.x0Mm)), Math.max(9, y(p.clock1Deg) - y(p.clock0Deg))];
             const [cx, cy] = [(x(p.x0Mm) + x(p.x1Mm)) / 2, (y(p.clock0Deg) + y(p.clock1Deg)) / 2];
-            return <rect key={i} x={cx - w / 2} y={cy - h / 2} width={w} height={h} fill={fillOf(m.outcome)} stroke={m.id === chosen ? 'var(--act)' : 'var(--ink)'} strokeWidth={m.id === chosen ? 3 : 1.2} strokeDasharray={m.outcome === 'undecided' ? '4 3' : undefined} />;
+            return (
+              <rect
+                key={i}
+                x={cx - w / 2}
+                y={cy - h / 2}
+                width={w}
+                height={h}
+                fill={fillOf(m.outcome)}
+                stroke={m.id === chosen ? 'var(--act)' : 'var(--ink)'}
+                strokeWidth={m.id === chosen ? 3 : 1.2}
+                strokeDasharray={m.outcome === 'undecided' ? '4 3' : undefined}
+              />
+            );
           })}
-          <text x={x(m.x1Mm) + 8} y={y(m.clock0Deg) + 4} fontSize="12" fontWeight="700" fill={m.id === chosen ? 'var(--act)' : 'var(--ink)'}>
+          <text
+            x={x(m.x1Mm) + 8}
+            y={y(m.clock0Deg) + 4}
+            fontSize="12"
+            fontWeight="700"
+            fill={m.id === chosen ? 'var(--act)' : 'var(--ink)'}
+          >
             {m.name}
           </text>
         </g>
       ))}
-      {patch !== undefined && <rect x={x(patch.x0Mm)} y={y(patch.clock0Deg)} width={x(patch.x1Mm) - x(patch.x0Mm)} height={y(patch.clock1Deg) - y(patch.clock0Deg)} fill="var(--act)" opacity="0.3" />}
+      {patch !== undefined && (
+        <rect
+          x={x(patch.x0Mm)}
+          y={y(patch.clock0Deg)}
+          width={x(patch.x1Mm) - x(patch.x0Mm)}
+          height={y(patch.clock1Deg) - y(patch.clock0Deg)}
+          fill="var(--act)"
+          opacity="0.3"
+        />
+      )}
       {ticks.map((mm) => (
         <g key={mm}>
           <path d={`M${x(mm)} ${y(360)}v5`} stroke="var(--ink2)" />
@@ -130,12 +188,22 @@ export function BoreMap({ geometry, lanes, marks, stationsMm, units, chosen, onC
   );
 }
 
-const patchOf = (a: readonly [number, number], b: readonly [number, number]): Patch => ({ x0Mm: Math.min(a[0], b[0]), x1Mm: Math.max(a[0], b[0]), clock0Deg: Math.min(a[1], b[1]), clock1Deg: Math.max(a[1], b[1]) });
+const patchOf = (a: readonly [number, number], b: readonly [number, number]): Patch => ({
+  x0Mm: Math.min(a[0], b[0]),
+  x1Mm: Math.max(a[0], b[0]),
+  clock0Deg: Math.min(a[1], b[1]),
+  clock1Deg: Math.max(a[1], b[1]),
+});
 
 /** A mark across the top is cut in two on the map. */
 const pieces = (m: Patch): readonly Patch[] => {
   const [from, to] = [((m.clock0Deg % 360) + 360) % 360, ((m.clock1Deg % 360) + 360) % 360];
-  return to >= from ? [{ ...m, clock0Deg: from, clock1Deg: to }] : [{ ...m, clock0Deg: from, clock1Deg: 360 }, { ...m, clock0Deg: 0, clock1Deg: to }];
+  return to >= from
+    ? [{ ...m, clock0Deg: from, clock1Deg: to }]
+    : [
+        { ...m, clock0Deg: from, clock1Deg: 360 },
+        { ...m, clock0Deg: 0, clock1Deg: to },
+      ];
 };
 
 const fillOf = (outcome: BoreOutcome | null): string => {

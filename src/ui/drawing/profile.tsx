@@ -6,13 +6,29 @@ import type { Units } from '@/core/quantity/units';
 const [WIDTH, HEIGHT, LEFT, RIGHT] = [830, 150, 60, 90];
 
 /** The bore's diameter along its depth: station means with their ovality as bars, the gauge's uncertainty as a band, limit, target and nominal as lines. */
-export function Profile({ form, lengthMm, nominalMm, limitMm, targetMm, units }: { readonly form: BoreForm; readonly lengthMm: number; readonly nominalMm: number; readonly limitMm?: number | undefined; readonly targetMm?: number | null | undefined; readonly units: Units }) {
+export function Profile({
+  form,
+  lengthMm,
+  nominalMm,
+  limitMm,
+  targetMm,
+  units,
+}: {
+  readonly form: BoreForm;
+  readonly lengthMm: number;
+  readonly nominalMm: number;
+  readonly limitMm?: number | undefined;
+  readonly targetMm?: number | null | undefined;
+  readonly units: Units;
+}) {
   const all = [form.maxMm, form.minMm, nominalMm, ...(limitMm === undefined ? [] : [limitMm]), ...(targetMm == null ? [] : [targetMm])];
   const x = scaleLinear([0, lengthMm], [LEFT, WIDTH - RIGHT]);
   const y = scaleLinear([Math.min(...all) - 0.008, Math.max(...all) + 0.012], [HEIGHT - 14, 12]);
   const means = form.stations.map((s) => [x(s.xMm), y(s.meanMm)] as const);
   const half = Math.abs(y(form.expandedUncertaintyMm) - y(0));
-  const band = [...means.map(([px, py]) => `${px} ${py - half}`), ...[...means].reverse().map(([px, py]) => `${px} ${py + half}`)].join('L');
+  const band = [...means.map(([px, py]) => `${px} ${py - half}`), ...[...means].reverse().map(([px, py]) => `${px} ${py + half}`)].join(
+    'L',
+  );
   const level = (mm: number, text: string, color: string, dash?: string, below = false) => (
     <g>
       <path d={`M${LEFT} ${y(mm)}H${WIDTH - RIGHT}`} stroke={color} strokeDasharray={dash} />
@@ -22,7 +38,12 @@ export function Profile({ form, lengthMm, nominalMm, limitMm, targetMm, units }:
     </g>
   );
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="mt-2 h-auto w-full" role="img" aria-label={`Diameter along the bore, ${sayDia(form.minMm, units)} to ${sayDia(form.maxMm, units)} ${units.length}`}>
+    <svg
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      className="mt-2 h-auto w-full"
+      role="img"
+      aria-label={`Diameter along the bore, ${sayDia(form.minMm, units)} to ${sayDia(form.maxMm, units)} ${units.length}`}
+    >
       <text x="0" y="14" fontSize="12" fill="var(--ink2)">
         ⌀ {units.length}
       </text>

@@ -8,13 +8,30 @@ import { sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import { SignShape } from './verdict-sign';
 
-export type SectionMark = { readonly name: string; readonly x0Mm: number; readonly x1Mm: number; readonly clock0Deg: number; readonly outcome: BoreOutcome | null };
+export type SectionMark = {
+  readonly name: string;
+  readonly x0Mm: number;
+  readonly x1Mm: number;
+  readonly clock0Deg: number;
+  readonly outcome: BoreOutcome | null;
+};
 
 const INK = 'var(--ink)';
 const STEEL = 'var(--hair)';
 
 /** The unit cut along its axis, true to scale, with its lanes below and its marks on the bore. Parts that are out are drawn as dashed ghosts. */
-export function SectionDrawing({ family, geometry, units, lanes = [], marks = [], present, lit, pressure = [], found = {}, links = true }: {
+export function SectionDrawing({
+  family,
+  geometry,
+  units,
+  lanes = [],
+  marks = [],
+  present,
+  lit,
+  pressure = [],
+  found = {},
+  links = true,
+}: {
   readonly family: Family;
   readonly geometry: Geometry;
   readonly units: Units;
@@ -36,7 +53,12 @@ export function SectionDrawing({ family, geometry, units, lanes = [], marks = []
   const height = 2 * half + 5.5 + (lanes.length > 0 ? rows.count * 3.4 + 1 : 2);
   const ticks = Array.from({ length: Math.floor(geometry.lengthMm / 5) + 1 }, (_, i) => i * 5);
   return (
-    <svg viewBox={`${x0} ${top} ${width} ${height}`} role="img" aria-label={`Section of the ${family.label.toLowerCase()}, open end to the left`} className="h-auto max-h-[232px] w-full" preserveAspectRatio="xMinYMid meet">
+    <svg
+      viewBox={`${x0} ${top} ${width} ${height}`}
+      role="img"
+      aria-label={`Section of the ${family.label.toLowerCase()}, open end to the left`}
+      className="h-auto max-h-[208px] w-full"
+    >
       <defs>
         <pattern id="cut" width="2.6" height="2.6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <rect width="2.6" height="2.6" fill={STEEL} />
@@ -56,7 +78,14 @@ export function SectionDrawing({ family, geometry, units, lanes = [], marks = []
         ))}
       </g>
       {pressure.map((p) => (
-        <rect key={p.x0Mm} x={p.x0Mm} y={-section.boreRadiusMm} width={p.x1Mm - p.x0Mm} height={2 * section.boreRadiusMm} fill="var(--brass-ground)" />
+        <rect
+          key={p.x0Mm}
+          x={p.x0Mm}
+          y={-section.boreRadiusMm}
+          width={p.x1Mm - p.x0Mm}
+          height={2 * section.boreRadiusMm}
+          fill="var(--brass-ground)"
+        />
       ))}
       <g fill="url(#cut)" stroke={INK} strokeWidth="0.3">
         {section.body.map((o, i) => (
@@ -69,7 +98,16 @@ export function SectionDrawing({ family, geometry, units, lanes = [], marks = []
         const isLit = lit === part.slotId;
         const shape = (
           <g
-            fill={!here ? 'none' : part.kind === 'cup' ? 'var(--ink2)' : part.kind === 'spring' || part.kind === 'boot' ? 'none' : 'var(--plate)'}
+            key={part.slotId}
+            fill={
+              !here
+                ? 'none'
+                : part.kind === 'cup'
+                  ? 'var(--ink2)'
+                  : part.kind === 'spring' || part.kind === 'boot'
+                    ? 'none'
+                    : 'var(--plate)'
+            }
             stroke={isLit ? 'var(--act)' : here ? INK : 'var(--line)'}
             strokeWidth={isLit ? 0.8 : 0.35}
             strokeDasharray={here ? undefined : '1.2 1'}
@@ -85,7 +123,7 @@ export function SectionDrawing({ family, geometry, units, lanes = [], marks = []
             {shape}
           </a>
         ) : (
-          <g key={part.slotId}>{shape}</g>
+          shape
         );
       })}
       {marks.map((m) => {

@@ -1,12 +1,22 @@
 import { scaleLinear } from 'd3-scale';
+import type { RigSample, RunAnalysis } from '@/core/prove/run-analysis';
 import { pressureIn } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
-import type { RigSample, RunAnalysis } from '@/core/prove/run-analysis';
 
 const [WIDTH, HEIGHT, LEFT, BOTTOM] = [830, 270, 60, 30];
 
 /** Pressure against time: while filling the whole run, then the hold with its fit, and the fall that the limit would allow. */
-export function Trace({ samples, analysis, holdS, units }: { readonly samples: readonly RigSample[]; readonly analysis: RunAnalysis | null; readonly holdS: number; readonly units: Units }) {
+export function Trace({
+  samples,
+  analysis,
+  holdS,
+  units,
+}: {
+  readonly samples: readonly RigSample[];
+  readonly analysis: RunAnalysis | null;
+  readonly holdS: number;
+  readonly units: Units;
+}) {
   const hold = samples.filter((s) => s.phase === 'hold');
   const shown = hold.length > 5 ? hold : samples.filter((s) => s.phase === 'fill');
   const t0 = shown[0]?.t ?? 0;
@@ -15,13 +25,19 @@ export function Trace({ samples, analysis, holdS, units }: { readonly samples: r
   const pad = Math.max(0.15, (high - low) * 0.1);
   const x = scaleLinear([0, hold.length > 5 ? holdS : 12], [LEFT, WIDTH - 14]);
   const y = scaleLinear([Number.isFinite(low) ? low - pad : 0, high + pad], [HEIGHT - BOTTOM, 14]);
-  const line = (points: readonly (readonly [number, number])[]): string => `M${points.map(([t, p]) => `${x(t).toFixed(1)} ${y(p).toFixed(1)}`).join('L')}`;
+  const line = (points: readonly (readonly [number, number])[]): string =>
+    `M${points.map(([t, p]) => `${x(t).toFixed(1)} ${y(p).toFixed(1)}`).join('L')}`;
   const times = Array.from({ length: 61 }, (_, i) => (holdS * i) / 60);
   const fit = analysis?.fit;
   const settle = (t: number): number => (fit?.tauS == null ? 0 : fit.aBar * (1 - Math.exp(-t / fit.tauS)));
   const limitRate = analysis === null ? 0 : analysis.limitMlPerMin / analysis.complianceMlPerBar / 60;
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="h-auto w-full border border-line bg-sheet" role="img" aria-label={`Pressure trace, ${samples.length} samples`}>
+    <svg
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      className="h-auto w-full border border-line bg-sheet"
+      role="img"
+      aria-label={`Pressure trace, ${samples.length} samples`}
+    >
       <clipPath id="trace-box">
         <rect x={LEFT} y="6" width={WIDTH - LEFT} height={HEIGHT - BOTTOM - 6} />
       </clipPath>
@@ -57,7 +73,15 @@ export function Trace({ samples, analysis, holdS, units }: { readonly samples: r
 }
 
 /** What the fit leaves over, so that a bad fit is seen. */
-export function Residuals({ samples, analysis, holdS }: { readonly samples: readonly RigSample[]; readonly analysis: RunAnalysis; readonly holdS: number }) {
+export function Residuals({
+  samples,
+  analysis,
+  holdS,
+}: {
+  readonly samples: readonly RigSample[];
+  readonly analysis: RunAnalysis;
+  readonly holdS: number;
+}) {
   const hold = samples.filter((s) => s.phase === 'hold');
   const t0 = hold[0]?.t ?? 0;
   const { fit } = analysis;
@@ -67,7 +91,12 @@ export function Residuals({ samples, analysis, holdS }: { readonly samples: read
   });
   const reach = Math.max(0.01, ...left.map(([, e]) => Math.abs(e)));
   return (
-    <svg viewBox={`0 0 ${WIDTH} 60`} className="h-auto w-full" role="img" aria-label={`Left over by the fit, within ${reach.toFixed(2)} bar`}>
+    <svg
+      viewBox={`0 0 ${WIDTH} 60`}
+      className="h-auto w-full"
+      role="img"
+      aria-label={`Left over by the fit, within ${reach.toFixed(2)} bar`}
+    >
       <text x="0" y="26" fontSize="12" fill="var(--ink2)">
         left over
       </text>
@@ -75,9 +104,11 @@ export function Residuals({ samples, analysis, holdS }: { readonly samples: read
         ±{reach.toFixed(2)} bar
       </text>
       <path d={`M${LEFT + 8} 30H${WIDTH - 14}`} stroke="var(--line)" />
-      {left.filter((_, i) => i % 3 === 0).map(([t, e], i) => (
-        <circle key={i} cx={LEFT + 8 + (t / holdS) * (WIDTH - LEFT - 22)} cy={30 - (e / reach) * 26} r="1.4" fill="var(--ink)" />
-      ))}
+      {left
+        .filter((_, i) => i % 3 === 0)
+        .map(([t, e], i) => (
+          <circle key={i} cx={LEFT + 8 + (t / holdS) * (WIDTH - LEFT - 22)} cy={30 - (e / reach) * 26} r="1.4" fill="var(--ink)" />
+        ))}
     </svg>
   );
 }

@@ -1,9 +1,24 @@
 import type { BoreOutcome } from '@/core/bore/judge';
 
 /** Signs of a verdict, told apart by pattern alone: open ring, dots, cross-hatch, double ring, bar through, dashed ring. */
-export function VerdictSign({ outcome, size = 16, title }: { readonly outcome: BoreOutcome | null; readonly size?: number; readonly title?: string }) {
+export function VerdictSign({
+  outcome,
+  size = 16,
+  title,
+}: {
+  readonly outcome: BoreOutcome | null;
+  readonly size?: number;
+  readonly title?: string;
+}) {
   return (
-    <svg width={size} height={size} viewBox="0 0 32 32" role="img" aria-label={title ?? outcome ?? 'not judged'} className="shrink-0 text-ink">
+    <svg
+      width={size}
+      height={size}
+      viewBox="0 0 32 32"
+      role="img"
+      aria-label={title ?? outcome ?? 'not judged'}
+      className="shrink-0 text-ink"
+    >
       <SignShape outcome={outcome} />
     </svg>
   );
@@ -27,7 +42,12 @@ export function SignShape({ outcome }: { readonly outcome: BoreOutcome | null })
       return (
         <g>
           <circle cx="16" cy="16" r="13" {...ring} />
-          <path d="M7 11 21 25M11 7 25 21M5 17 15 27M17 5 27 15M7 21 21 7M11 25 25 11M5 15 15 5M17 27 27 17" stroke="currentColor" strokeWidth="1.6" fill="none" />
+          <path
+            d="M7 11 21 25M11 7 25 21M5 17 15 27M17 5 27 15M7 21 21 7M11 25 25 11M5 15 15 5M17 27 27 17"
+            stroke="currentColor"
+            strokeWidth="1.6"
+            fill="none"
+          />
         </g>
       );
     case 'sleeve':
@@ -51,4 +71,11 @@ export function SignShape({ outcome }: { readonly outcome: BoreOutcome | null })
   }
 }
 
-export const OUTCOME_WORDS: { readonly [O in BoreOutcome]: string } = { reuse: 'Reuse', polish: 'Polish', hone: 'Hone', sleeve: 'Sleeve', scrap: 'Scrap', undecided: 'Not decided' };
+export const OUTCOME_WORDS: { readonly [O in BoreOutcome]: string } = {
+  reuse: 'Reuse',
+  polish: 'Polish',
+  hone: 'Hone',
+  sleeve: 'Sleeve',
+  scrap: 'Scrap',
+  undecided: 'Not decided',
+};

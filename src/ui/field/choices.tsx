@@ -1,7 +1,13 @@
 'use client';
 
 /** One of a few, as big buttons side by side; a radio group to the keyboard and to screen readers. */
-export function Choices<T extends string>({ label, options, value, onPick, disabled = false }: {
+export function Choices<T extends string>({
+  label,
+  options,
+  value,
+  onPick,
+  disabled = false,
+}: {
   readonly label: string;
   readonly options: readonly { readonly value: T; readonly text: string; readonly title?: string }[];
   readonly value: T | null;

@@ -6,7 +6,16 @@ import { sayDia, sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 
 /** A length that takes mm, inches or fractions, and shows what it understood. Says the value in mm when the field is left or Enter is pressed. */
-export function LengthField({ label, mm, units, onSay, fine = false, className = '', hideLabel = false }: {
+export function LengthField({
+  label,
+  mm,
+  units,
+  onSay,
+  fine = false,
+  className = '',
+  hideLabel = false,
+  hint,
+}: {
   readonly label: string;
   readonly mm: number | null;
   readonly units: Units;
@@ -15,6 +24,7 @@ export function LengthField({ label, mm, units, onSay, fine = false, className =
   readonly fine?: boolean;
   readonly className?: string;
   readonly hideLabel?: boolean;
+  readonly hint?: string;
 }) {
   const id = useId();
   const shown = mm === null ? '' : fine ? sayDia(mm, units) : sayLength(mm, units);
@@ -22,7 +32,10 @@ export function LengthField({ label, mm, units, onSay, fine = false, className =
   const text = typed ?? shown;
   const read = text.trim() === '' ? undefined : parseLength(text, units.length);
   const wrong = typed !== undefined && read !== undefined && !read.ok;
-  const understood = typed !== undefined && read?.ok && /[^\d.\s-]/.test(text) ? `${fine ? sayDia(read.value, units) : sayLength(read.value, units)} ${units.length}` : '';
+  const understood =
+    typed !== undefined && read?.ok && /[^\d.\s-]/.test(text)
+      ? `${fine ? sayDia(read.value, units) : sayLength(read.value, units)} ${units.length}`
+      : '';
   const say = (): void => {
     if (typed === undefined || wrong) return;
     onSay(read?.ok ? read.value : null);
@@ -37,6 +50,7 @@ export function LengthField({ label, mm, units, onSay, fine = false, className =
         id={id}
         className="field tabular-nums"
         inputMode="decimal"
+        placeholder={hint}
         value={text}
         aria-invalid={wrong}
         aria-describedby={`${id}-note`}

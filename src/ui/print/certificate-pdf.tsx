@@ -3,7 +3,13 @@ import { sayFullDate } from '@/core/quantity/say-time';
 import type { BoreFigures, Statement } from '@/core/release/statement';
 import { printable, QrCode, second, styles } from './pdf-kit';
 
-type Certificate = { readonly number: number; readonly statement: Statement; readonly hash: string; readonly previousHash: string; readonly supersedes: number | null };
+type Certificate = {
+  readonly number: number;
+  readonly statement: Statement;
+  readonly hash: string;
+  readonly previousHash: string;
+  readonly supersedes: number | null;
+};
 
 /** The certificate: what was done and proved, what was not, who signed. Everything on it comes from the hashed statement. */
 export const certificatePdf = (c: Certificate, origin: string) => {
@@ -72,4 +78,5 @@ const Lines = ({ lines }: { readonly lines: readonly string[] }) => (
 );
 
 const mm = (value: number | null): string => (value === null ? 'not measured' : `${value.toFixed(3)} mm`);
-const figures = (f: BoreFigures | null): string => (f === null ? 'not gauged' : `${f.minMm.toFixed(3)} to ${f.maxMm.toFixed(3)} mm at ${f.stations} depths, ± ${f.uncertaintyMm.toFixed(3)}`);
+const figures = (f: BoreFigures | null): string =>
+  f === null ? 'not gauged' : `${f.minMm.toFixed(3)} to ${f.maxMm.toFixed(3)} mm at ${f.stations} depths, ± ${f.uncertaintyMm.toFixed(3)}`;

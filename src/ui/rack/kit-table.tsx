@@ -7,7 +7,9 @@ export function KitTable({ kits, units }: { readonly kits: readonly StoredKit[];
   return (
     <div className="px-4 py-4">
       <h1 className="mb-3 text-xl font-bold">Kit store</h1>
-      {kits.length === 0 && <p className="text-ink2">The store holds every kit with its contents, part by part. None has been entered yet.</p>}
+      {kits.length === 0 && (
+        <p className="text-ink2">The store holds every kit with its contents, part by part. None has been entered yet.</p>
+      )}
       <div className="overflow-x-auto">
         <table className="w-full border-collapse bg-sheet">
           <thead>
@@ -29,7 +31,9 @@ export function KitTable({ kits, units }: { readonly kits: readonly StoredKit[];
                   {kit.name}
                   {kit.note !== '' && <p className="text-[13px] text-amber">{kit.note}</p>}
                 </td>
-                <td className="cell text-[13px]">{kit.items.map((i) => `${i.name}${i.qty > 1 ? ` × ${i.qty}` : ''}${dimsOf(i.dims, units)}`).join(' · ')}</td>
+                <td className="cell text-[13px]">
+                  {kit.items.map((i) => `${i.name}${i.qty > 1 ? ` × ${i.qty}` : ''}${dimsOf(i.dims, units)}`).join(' · ')}
+                </td>
                 <td className="cell text-right">{kit.price.toFixed(2)}</td>
                 <td className={`cell text-right font-bold ${kit.stock === 0 ? 'text-amber' : ''}`}>{kit.stock}</td>
                 <td className="cell whitespace-nowrap">{kit.leadDays === null ? 'not known' : `${kit.leadDays} days`}</td>
@@ -43,6 +47,8 @@ export function KitTable({ kits, units }: { readonly kits: readonly StoredKit[];
 }
 
 const dimsOf = (dims: StoredKit['items'][number]['dims'], units: Units): string => {
-  const texts = Object.entries(dims).flatMap(([name, value]) => (value == null ? [] : [typeof value === 'number' ? (name === 'boreMm' ? sayNominal(value) : sayLength(value, units)) : value]));
+  const texts = Object.entries(dims).flatMap(([name, value]) =>
+    value == null ? [] : [typeof value === 'number' ? (name === 'boreMm' ? sayNominal(value) : sayLength(value, units)) : value],
+  );
   return texts.length === 0 ? '' : ` (${texts.join(', ')})`;
 };

@@ -1,10 +1,10 @@
 import Link from 'next/link';
-import { BENCH_HOURS, SHELVES, type Station } from '@/core/route/station';
 import type { BoreOutcome } from '@/core/bore/judge';
 import { FAMILIES } from '@/core/family/family';
 import { sayDia } from '@/core/quantity/say';
 import { sayFullDate, saySpan, sayWhen } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
+import { BENCH_HOURS, SHELVES, type Station } from '@/core/route/station';
 import type { TrayTag } from '@/core/unit/tray-tag';
 import { tagOf } from '@/core/unit/unit-record';
 import { Silhouette } from '../drawing/silhouette';
@@ -14,7 +14,17 @@ import { OUTCOME_WORDS, VerdictSign } from '../drawing/verdict-sign';
 export type RackWait = { readonly unitId: string; readonly label: string; readonly endsAt: number };
 
 /** All units in the shop: shelves down the page in the route's order, trays across by due date. */
-export function Rack({ trays, waits, units, now }: { readonly trays: readonly TrayTag[]; readonly waits: readonly RackWait[]; readonly units: Units; readonly now: number }) {
+export function Rack({
+  trays,
+  waits,
+  units,
+  now,
+}: {
+  readonly trays: readonly TrayTag[];
+  readonly waits: readonly RackWait[];
+  readonly units: Units;
+  readonly now: number;
+}) {
   const late = trays.filter((t) => t.dueAt < now).length;
   const waiting = new Set(waits.filter((w) => w.endsAt > now).map((w) => w.unitId)).size;
   return (
@@ -28,7 +38,9 @@ export function Rack({ trays, waits, units, now }: { readonly trays: readonly Tr
           Book in <span className="font-normal opacity-80">B</span>
         </Link>
       </div>
-      {trays.length === 0 && <p className="px-4 py-8 text-ink2">The rack holds every unit in the shop, from the counter to release. Book one in to start.</p>}
+      {trays.length === 0 && (
+        <p className="px-4 py-8 text-ink2">The rack holds every unit in the shop, from the counter to release. Book one in to start.</p>
+      )}
       {SHELVES.map((shelf) => {
         const on = trays.filter((t) => shelf.stations.includes(t.station as Station));
         return (
@@ -53,11 +65,25 @@ export function Rack({ trays, waits, units, now }: { readonly trays: readonly Tr
 
 const hours = (trays: readonly TrayTag[]): string => `${trays.reduce((sum, t) => sum + BENCH_HOURS[t.station as Station], 0).toFixed(1)} h`;
 
-function TrayCard({ tray, wait, units, now }: { readonly tray: TrayTag; readonly wait: RackWait | undefined; readonly units: Units; readonly now: number }) {
+function TrayCard({
+  tray,
+  wait,
+  units,
+  now,
+}: {
+  readonly tray: TrayTag;
+  readonly wait: RackWait | undefined;
+  readonly units: Units;
+  readonly now: number;
+}) {
   const late = tray.dueAt < now;
   return (
     <li className="shrink-0">
-      <Link data-tray href={`/units/${tagOf(tray)}`} className="block w-[204px] border border-b-0 border-[#8a9693] bg-plate px-[5px] focus-visible:border-act">
+      <Link
+        data-tray
+        href={`/units/${tagOf(tray)}`}
+        className="block w-[204px] border border-b-0 border-[#8a9693] bg-plate px-[5px] focus-visible:border-act"
+      >
         <div className="h-[68px] border-x border-[#8a9693] bg-sheet px-2 pt-1">
           <div className="flex items-center justify-between gap-1">
             <Tag text={tagOf(tray)} />
@@ -70,7 +96,9 @@ function TrayCard({ tray, wait, units, now }: { readonly tray: TrayTag; readonly
           </div>
           <div className="flex h-5 items-center gap-2 text-[13px]">
             <Silhouette family={tray.family} label={FAMILIES[tray.family].label} />
-            {tray.outcome !== null && <VerdictSign outcome={tray.outcome as BoreOutcome} size={15} title={OUTCOME_WORDS[tray.outcome as BoreOutcome]} />}
+            {tray.outcome !== null && (
+              <VerdictSign outcome={tray.outcome as BoreOutcome} size={15} title={OUTCOME_WORDS[tray.outcome as BoreOutcome]} />
+            )}
             <TrayNote tray={tray} wait={wait} units={units} now={now} />
           </div>
         </div>
@@ -79,9 +107,25 @@ function TrayCard({ tray, wait, units, now }: { readonly tray: TrayTag; readonly
   );
 }
 
-function TrayNote({ tray, wait, units, now }: { readonly tray: TrayTag; readonly wait: RackWait | undefined; readonly units: Units; readonly now: number }) {
-  if (wait !== undefined) return <span className="truncate text-amber">{wait.endsAt > now ? `${wait.label} ${saySpan(wait.endsAt - now)}` : `${wait.label} done`}</span>;
-  if (tray.station === 'hone' && tray.targetDiaMm !== null) return <span className="truncate text-ink2">to {sayDia(tray.targetDiaMm, units)}</span>;
+function TrayNote({
+  tray,
+  wait,
+  units,
+  now,
+}: {
+  readonly tray: TrayTag;
+  readonly wait: RackWait | undefined;
+  readonly units: Units;
+  readonly now: number;
+}) {
+  if (wait !== undefined)
+    return (
+      <span className="truncate text-amber">
+        {wait.endsAt > now ? `${saySpan(wait.endsAt - now)} ${wait.label}` : `${wait.label} done`}
+      </span>
+    );
+  if (tray.station === 'hone' && tray.targetDiaMm !== null)
+    return <span className="truncate text-ink2">to {sayDia(tray.targetDiaMm, units)}</span>;
   if (tray.station === 'strip') return <span className="truncate text-ink2">{tray.complaint}</span>;
   return <span className="truncate text-ink2">{tray.station === 'sleeve' ? 'sleeve' : tray.position}</span>;
 }

@@ -18,7 +18,10 @@ const RETRY_MS = 3000;
  * Sends a change and keeps it until it has arrived. Each save has an id of its own, so that sending it again cannot apply it twice.
  * Saves of one screen go one after another, each with the version that the one before it made.
  */
-export function useSave<I, O extends { readonly version: number }>(action: (input: never) => Promise<Result<O, SaveError>>, target: { readonly unitId: string; readonly version: number }) {
+export function useSave<I, O extends { readonly version: number }>(
+  action: (input: never) => Promise<Result<O, SaveError>>,
+  target: { readonly unitId: string; readonly version: number },
+) {
   const [saving, setSaving] = useState<Saving>({ kind: 'idle' });
   const version = useRef(target.version);
   const queue = useRef<Promise<unknown>>(Promise.resolve());

@@ -17,7 +17,14 @@ export function FindField() {
           router.push(`/find?q=${encodeURIComponent(input.current?.value ?? '')}`);
         }}
       >
-        <input ref={input} name="q" aria-label="Find a unit" title="Find (/)" placeholder="Find a tag, machine, customer  /" className="min-h-9 w-full border border-[#48565a] bg-[#20292c] px-2.5 text-on-bar placeholder:text-on-bar2" />
+        <input
+          ref={input}
+          name="q"
+          aria-label="Find a unit"
+          title="Find (/)"
+          placeholder="Find a tag, machine, customer  /"
+          className="min-h-9 w-full border border-[#48565a] bg-[#20292c] px-2.5 text-on-bar placeholder:text-on-bar2"
+        />
       </form>
     </search>
   );

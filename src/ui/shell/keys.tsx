@@ -43,7 +43,10 @@ export function Keys() {
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 bg-[#12181b99]" />
-        <Dialog.Content aria-describedby={undefined} className="fixed top-16 left-1/2 w-96 max-w-[92vw] -translate-x-1/2 border border-line bg-sheet p-5 text-ink">
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed top-16 left-1/2 w-96 max-w-[92vw] -translate-x-1/2 border border-line bg-sheet p-5 text-ink"
+        >
           <Dialog.Title className="mb-3 text-lg font-bold">Keys</Dialog.Title>
           <dl className="grid grid-cols-[5rem_1fr] gap-y-2">
             {KEYS.map(([key, does]) => (

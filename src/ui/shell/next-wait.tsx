@@ -13,7 +13,11 @@ export function NextWait({ waits }: { readonly waits: readonly Wait[] }) {
   if (next === undefined || now === undefined) return null;
   const over = next.endsAt <= now;
   return (
-    <Link href={`/units/${next.tag}`} className={`flex min-h-11 items-center ${over ? 'font-bold text-[#ff8d84]' : 'text-[#f3c16f]'}`} title={`${waits.length} running`}>
+    <Link
+      href={`/units/${next.tag}`}
+      className={`flex min-h-11 items-center ${over ? 'font-bold text-[#ff8d84]' : 'text-[#f3c16f]'}`}
+      title={`${waits.length} running`}
+    >
       {next.tag} {next.label} {over ? 'done' : saySpan(next.endsAt - now)}
     </Link>
   );

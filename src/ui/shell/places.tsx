@@ -19,7 +19,12 @@ export function Places() {
       {PLACES.map(({ href, text, under }) => {
         const here = path === href || under.some((u) => path.startsWith(u));
         return (
-          <Link key={href} href={href} aria-current={here ? 'page' : undefined} className={`flex min-h-11 items-center border-b-2 pt-0.5 ${here ? 'border-[#ead9ab] font-bold' : 'border-transparent text-on-bar2'}`}>
+          <Link
+            key={href}
+            href={href}
+            aria-current={here ? 'page' : undefined}
+            className={`flex min-h-11 items-center border-b-2 pt-0.5 ${here ? 'border-[#ead9ab] font-bold' : 'border-transparent text-on-bar2'}`}
+          >
             {text}
           </Link>
         );

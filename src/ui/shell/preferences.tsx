@@ -29,7 +29,13 @@ export function Preferences({ units }: { readonly units: Units }) {
       <button type="button" onClick={switchUnits} title="Switch units (u)" className="min-h-11 px-2 text-on-bar2">
         {units.length === 'mm' ? 'mm · bar' : 'in · psi'}
       </button>
-      <button type="button" onClick={switchTheme} title="Light or bench theme" aria-label="Switch between light and bench theme" className="flex min-h-11 min-w-9 items-center justify-center text-on-bar2">
+      <button
+        type="button"
+        onClick={switchTheme}
+        title="Light or bench theme"
+        aria-label="Switch between light and bench theme"
+        className="flex min-h-11 min-w-9 items-center justify-center text-on-bar2"
+      >
         <Sun size={16} className="hidden dark:block" aria-hidden />
         <Moon size={16} className="dark:hidden" aria-hidden />
       </button>

@@ -4,7 +4,11 @@ import { useActionState, useRef, useState } from 'react';
 import type { Person } from '@/core/people/role';
 
 /** Who is at this bench? A name, then a PIN. */
-export function SignIn({ people, pins, signIn }: {
+export function SignIn({
+  people,
+  pins,
+  signIn,
+}: {
   readonly people: readonly Person[];
   /** The demo shows its own; a shop shows none. */
   readonly pins: Readonly<Record<string, string>>;
@@ -12,7 +16,10 @@ export function SignIn({ people, pins, signIn }: {
 }) {
   const [who, setWho] = useState<string>();
   const pin = useRef<HTMLInputElement>(null);
-  const [state, submit, pending] = useActionState(async (_: { error: string }, form: FormData) => signIn({ personId: form.get('personId'), pin: form.get('pin') }), { error: '' });
+  const [state, submit, pending] = useActionState(
+    async (_: { error: string }, form: FormData) => signIn({ personId: form.get('personId'), pin: form.get('pin') }),
+    { error: '' },
+  );
   const demo = Object.keys(pins).length > 0;
   return (
     <main className="mx-auto max-w-3xl px-4 py-12">
@@ -23,16 +30,34 @@ export function SignIn({ people, pins, signIn }: {
           <legend className="sr-only">Your name</legend>
           <div className="border border-line bg-sheet">
             {people.map((p) => (
-              <label key={p.id} className="flex min-h-12 cursor-pointer items-center gap-3 border-b border-hair px-3 last:border-b-0 has-checked:bg-tint2">
-                <input type="radio" name="personId" value={p.id} required checked={who === p.id} onChange={() => { setWho(p.id); pin.current?.focus(); }} className="size-4 accent-act" />
+              <label
+                key={p.id}
+                className="flex min-h-12 cursor-pointer items-center gap-3 border-b border-hair px-3 last:border-b-0 has-checked:bg-tint2"
+              >
+                <input
+                  type="radio"
+                  name="personId"
+                  value={p.id}
+                  required
+                  checked={who === p.id}
+                  onChange={() => {
+                    setWho(p.id);
+                    pin.current?.focus();
+                  }}
+                  className="size-4 accent-act"
+                />
                 <span className="font-bold">{p.name}</span>
                 <span className="text-ink2">{p.role}</span>
                 {demo && <span className="ml-auto text-ink2">PIN {pins[p.id]}</span>}
               </label>
             ))}
           </div>
-          {people.length === 0 && <p className="border border-line bg-sheet p-3">Nobody works here yet. Start with the demo: npm run demo.</p>}
-          {demo && <p className="mt-2 text-[13px] text-ink2">This is the demo shop: its people and PINs are shown here and nowhere else.</p>}
+          {people.length === 0 && (
+            <p className="border border-line bg-sheet p-3">Nobody works here yet. Start with the demo: npm run demo.</p>
+          )}
+          {demo && (
+            <p className="mt-2 text-[13px] text-ink2">This is the demo shop: its people and PINs are shown here and nowhere else.</p>
+          )}
         </fieldset>
         <div>
           <label htmlFor="pin" className="label">

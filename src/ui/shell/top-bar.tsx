@@ -8,7 +8,17 @@ import { Places } from './places';
 import { Preferences } from './preferences';
 
 /** The slim bar on top of every page: the shop's mark, places, find, the next wait to end, who is at this bench. */
-export function TopBar({ person, units, waits, signOut }: { readonly person: Person; readonly units: Units; readonly waits: readonly Wait[]; readonly signOut: () => Promise<void> }) {
+export function TopBar({
+  person,
+  units,
+  waits,
+  signOut,
+}: {
+  readonly person: Person;
+  readonly units: Units;
+  readonly waits: readonly Wait[];
+  readonly signOut: () => Promise<void>;
+}) {
   return (
     <header className="top-bar flex min-h-11 flex-wrap items-center gap-x-5 gap-y-1 bg-bar px-4 text-on-bar">
       <Link href="/" className="font-bold tracking-[0.14em]">

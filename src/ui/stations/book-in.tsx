@@ -18,7 +18,11 @@ import { Choices } from '../field/choices';
 type Booked = { readonly unitId: string; readonly tagNo: number };
 
 /** The counter's form: who, what off, which family, what is wrong, until when. Gives the tag. */
-export function BookIn({ units, bookIn, addPhoto }: {
+export function BookIn({
+  units,
+  bookIn,
+  addPhoto,
+}: {
   readonly units: Units;
   readonly bookIn: (input: unknown) => Promise<Result<Booked, SaveError>>;
   readonly addPhoto: (form: FormData) => Promise<Result<unknown, SaveError>>;
@@ -38,9 +42,24 @@ export function BookIn({ units, bookIn, addPhoto }: {
     setBusy(true);
     const text = (name: string): string => String(form.get(name) ?? '');
     const promised = new Date(`${text('promisedDate')}T${text('promisedTime') || '16:00'}`).getTime();
-    const entry = { unitId, customer: text('customer'), phone: text('phone'), machine: text('machine'), family, position: text('position'), material, complaints, complaintText: text('complaintText'), identityMarks: text('identityMarks') };
+    const entry = {
+      unitId,
+      customer: text('customer'),
+      phone: text('phone'),
+      machine: text('machine'),
+      family,
+      position: text('position'),
+      material,
+      complaints,
+      complaintText: text('complaintText'),
+      identityMarks: text('identityMarks'),
+    };
     try {
-      const result = await bookIn({ ...entry, nominalMm: read?.ok ? read.value : null, promisedAt: Number.isNaN(promised) ? null : promised });
+      const result = await bookIn({
+        ...entry,
+        nominalMm: read?.ok ? read.value : null,
+        promisedAt: Number.isNaN(promised) ? null : promised,
+      });
       if (!result.ok) return setFaults(saySaveError(result.error).map(plainField));
       const failed = await sendPhotos(form.getAll('photos'), unitId, addPhoto);
       if (failed.length > 0) setFaults(failed);
@@ -70,7 +89,15 @@ export function BookIn({ units, bookIn, addPhoto }: {
           <button type="button" className="btn-quiet" onClick={() => router.push(`/units/${tag}`)}>
             Go to the unit
           </button>
-          <button type="button" className="btn-quiet" onClick={() => { setBooked(undefined); setFaults([]); setUnitId(uuidv7()); }}>
+          <button
+            type="button"
+            className="btn-quiet"
+            onClick={() => {
+              setBooked(undefined);
+              setFaults([]);
+              setUnitId(uuidv7());
+            }}
+          >
             Book in the next
           </button>
         </div>
@@ -79,7 +106,13 @@ export function BookIn({ units, bookIn, addPhoto }: {
   }
   return (
     // The fields keep what was typed when the server refuses it, so the form is not reset as an action's would be.
-    <form onSubmit={(e) => { e.preventDefault(); void submit(new FormData(e.currentTarget)); }} className="mx-auto grid max-w-5xl gap-x-8 gap-y-4 px-4 py-5 md:grid-cols-2">
+    <form
+      onSubmit={(e) => {
+        e.preventDefault();
+        void submit(new FormData(e.currentTarget));
+      }}
+      className="mx-auto grid max-w-5xl gap-x-8 gap-y-4 px-4 py-5 md:grid-cols-2"
+    >
       <h1 className="text-xl font-bold md:col-span-2">Book in</h1>
       <div className="grid content-start gap-3">
         <Field label="Customer" name="customer" autoFocus />
@@ -95,21 +128,38 @@ export function BookIn({ units, bookIn, addPhoto }: {
       <div className="grid content-start gap-3">
         <div>
           <span className="label">Family</span>
-          <Choices label="Family" value={family} onPick={setFamily} options={WORKED_FAMILIES.map((f) => ({ value: f, text: FAMILIES[f].label }))} />
+          <Choices
+            label="Family"
+            value={family}
+            onPick={setFamily}
+            options={WORKED_FAMILIES.map((f) => ({ value: f, text: FAMILIES[f].label }))}
+          />
         </div>
         <div className="grid grid-cols-2 gap-3">
           <div>
             <label className="label" htmlFor="bore">
               Bore as cast or listed
             </label>
-            <input id="bore" className="field" value={bore} onChange={(e) => setBore(e.target.value)} list="sizes" placeholder="7/8 or 22.2 mm" aria-describedby="bore-note" />
+            <input
+              id="bore"
+              className="field"
+              value={bore}
+              onChange={(e) => setBore(e.target.value)}
+              list="sizes"
+              placeholder="7/8 or 22.2 mm"
+              aria-describedby="bore-note"
+            />
             <datalist id="sizes">
               {NOMINAL_SIZES.map((s) => (
                 <option key={s.label} value={s.label} />
               ))}
             </datalist>
             <p id="bore-note" className={`text-[13px] ${read !== undefined && !read.ok ? 'text-red' : 'text-ink2'}`}>
-              {read === undefined ? 'The gauge will tell; this is what it should be.' : read.ok ? `${sayNominal(read.value)} = ${read.value.toFixed(3)} mm` : sayQuantityError(read.error)}
+              {read === undefined
+                ? 'The gauge will tell; this is what it should be.'
+                : read.ok
+                  ? `${sayNominal(read.value)} = ${read.value.toFixed(3)} mm`
+                  : sayQuantityError(read.error)}
             </p>
           </div>
           <div>
@@ -131,7 +181,13 @@ export function BookIn({ units, bookIn, addPhoto }: {
             {COMPLAINT_NAMES.map((c) => {
               const on = complaints.includes(c);
               return (
-                <button key={c} type="button" aria-pressed={on} onClick={() => setComplaints(on ? complaints.filter((x) => x !== c) : [...complaints, c])} className={`min-h-9 border px-2.5 ${on ? 'border-act bg-tint2 font-bold text-act' : 'border-line bg-sheet'}`}>
+                <button
+                  key={c}
+                  type="button"
+                  aria-pressed={on}
+                  onClick={() => setComplaints(on ? complaints.filter((x) => x !== c) : [...complaints, c])}
+                  className={`min-h-9 border px-2.5 ${on ? 'border-act bg-tint2 font-bold text-act' : 'border-line bg-sheet'}`}
+                >
                   {COMPLAINTS[c]}
                 </button>
               );
@@ -143,7 +199,14 @@ export function BookIn({ units, bookIn, addPhoto }: {
           <label className="label" htmlFor="photos">
             Photos as it came
           </label>
-          <input id="photos" name="photos" type="file" accept="image/*" multiple className="block w-full text-ink2 file:mr-3 file:min-h-11 file:border file:border-line file:bg-sheet file:px-3 file:text-ink" />
+          <input
+            id="photos"
+            name="photos"
+            type="file"
+            accept="image/*"
+            multiple
+            className="block w-full text-ink2 file:mr-3 file:min-h-11 file:border file:border-line file:bg-sheet file:px-3 file:text-ink"
+          />
         </div>
       </div>
       <div className="md:col-span-2">
@@ -164,15 +227,30 @@ const Faults = ({ faults }: { readonly faults: readonly string[] }) => (
   </div>
 );
 
-const FIELD_WORDS: Readonly<Record<string, string>> = { customer: 'Customer', machine: 'Machine', nominalMm: 'Bore', promisedAt: 'Promised for' };
-const plainField = (fault: string): string => fault.replace(/^(\w+): /, (all, name: string) => (FIELD_WORDS[name] === undefined ? all : `${FIELD_WORDS[name]}: `));
+const FIELD_WORDS: Readonly<Record<string, string>> = {
+  customer: 'Customer',
+  machine: 'Machine',
+  nominalMm: 'Bore',
+  promisedAt: 'Promised for',
+};
+const plainField = (fault: string): string =>
+  fault.replace(/^(\w+): /, (all, name: string) => (FIELD_WORDS[name] === undefined ? all : `${FIELD_WORDS[name]}: `));
 
-const sendPhotos = async (files: readonly FormDataEntryValue[], unitId: string, addPhoto: (form: FormData) => Promise<Result<unknown, SaveError>>): Promise<readonly string[]> => {
+const sendPhotos = async (
+  files: readonly FormDataEntryValue[],
+  unitId: string,
+  addPhoto: (form: FormData) => Promise<Result<unknown, SaveError>>,
+): Promise<readonly string[]> => {
   const faults: string[] = [];
   for (const file of files) {
     if (!(file instanceof File) || file.size === 0) continue;
     const form = new FormData();
-    for (const [name, value] of [['eventId', uuidv7()], ['unitId', unitId], ['caption', 'as it came']] as const) form.set(name, value);
+    for (const [name, value] of [
+      ['eventId', uuidv7()],
+      ['unitId', unitId],
+      ['caption', 'as it came'],
+    ] as const)
+      form.set(name, value);
     form.set('file', file);
     const result = await addPhoto(form);
     if (!result.ok) faults.push(`${file.name}: ${saySaveError(result.error).join(' ')}`);
@@ -180,7 +258,12 @@ const sendPhotos = async (files: readonly FormDataEntryValue[], unitId: string, 
   return faults;
 };
 
-function Field({ label, name, hint, ...rest }: { readonly label: string; readonly name: string; readonly hint?: string } & React.InputHTMLAttributes<HTMLInputElement>) {
+function Field({
+  label,
+  name,
+  hint,
+  ...rest
+}: { readonly label: string; readonly name: string; readonly hint?: string } & React.InputHTMLAttributes<HTMLInputElement>) {
   return (
     <div>
       <label className="label" htmlFor={name}>

@@ -9,12 +9,28 @@ import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 const SLEEVES: readonly Material[] = ['sleeve-stainless', 'sleeve-brass', 'sleeve-steel'];
 
 /** The bore was cut or sleeved elsewhere: what was done is noted, and the unit goes back to be gauged and judged as it is now. */
-export function BoreChange({ target, station, open, boreChanged }: { readonly target: UnitTarget; readonly station: 'hone' | 'sleeve'; readonly open: boolean; readonly boreChanged: SaveAction }) {
+export function BoreChange({
+  target,
+  station,
+  open,
+  boreChanged,
+}: {
+  readonly target: UnitTarget;
+  readonly station: 'hone' | 'sleeve';
+  readonly open: boolean;
+  readonly boreChanged: SaveAction;
+}) {
   const { save, saving, acceptTheirs } = useSave(boreChanged, target);
   const [note, setNote] = useState('');
   const [material, setMaterial] = useState<Material>('sleeve-stainless');
   return (
-    <form className="grid max-w-xl gap-3" onSubmit={(e) => { e.preventDefault(); void save({ station, note, material: station === 'sleeve' ? material : null }); }}>
+    <form
+      className="grid max-w-xl gap-3"
+      onSubmit={(e) => {
+        e.preventDefault();
+        void save({ station, note, material: station === 'sleeve' ? material : null });
+      }}
+    >
       {station === 'sleeve' && (
         <label className="label">
           Sleeve

@@ -1,11 +1,11 @@
 'use client';
 
 import { type ReactNode, useEffect, useState } from 'react';
-import { NEVER_REUSED, type Faces } from '@/core/close-up/stack-check';
+import { type Faces, NEVER_REUSED } from '@/core/close-up/stack-check';
 import type { Family } from '@/core/family/family';
 import { slotFacing } from '@/core/family/family';
 import type { TrayPart } from '@/core/strip/tray-door';
-import { Lip, LIP_WORDS } from '../drawing/lip';
+import { LIP_WORDS, Lip } from '../drawing/lip';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import { StationFrame } from '../unit/station-frame';
@@ -13,7 +13,16 @@ import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { FATE_WORDS } from './strip';
 
 /** The tray going back in, deepest part first. A lip is confirmed by choosing what one sees; a wrong choice stops and says why. */
-export function CloseUp({ target, family, tray, kits, recordPart, open, ledger, children }: {
+export function CloseUp({
+  target,
+  family,
+  tray,
+  kits,
+  recordPart,
+  open,
+  ledger,
+  children,
+}: {
   readonly target: UnitTarget;
   readonly family: Family;
   readonly tray: readonly TrayPart[];
@@ -25,11 +34,14 @@ export function CloseUp({ target, family, tray, kits, recordPart, open, ledger, 
   readonly children: ReactNode;
 }) {
   const { save, saving, acceptTheirs } = useSave(recordPart, target);
-  const goingIn = tray.filter((p) => p.fate !== 'binned' && !(p.found === 'absent' && family.slots.find((s) => s.id === p.slotId)?.optional !== false));
+  const goingIn = tray.filter(
+    (p) => p.fate !== 'binned' && !(p.found === 'absent' && family.slots.find((s) => s.id === p.slotId)?.optional !== false),
+  );
   const waiting = [...goingIn].reverse().filter((p) => p.goesIn === null);
   const [picked, setPicked] = useState<string>();
   const now = waiting.find((p) => p.id === picked) ?? waiting[0];
-  const put = (part: TrayPart, piece: 'same' | 'new', faces: Faces | null): void => void save({ partId: part.id, news: { goesIn: { piece, faces } } });
+  const put = (part: TrayPart, piece: 'same' | 'new', faces: Faces | null): void =>
+    void save({ partId: part.id, news: { goesIn: { piece, faces } } });
   return (
     <StationFrame
       title={`TRAY · from the open end · ${goingIn.length - waiting.length} of ${goingIn.length} in`}
@@ -37,7 +49,9 @@ export function CloseUp({ target, family, tray, kits, recordPart, open, ledger, 
       ledger={ledger}
       aside={
         <section className="mb-4" aria-live="polite">
-          {open && now !== undefined && <NowPart key={now.id} part={now} family={family} kits={kits} put={put} busy={saving.kind === 'saving'} />}
+          {open && now !== undefined && (
+            <NowPart key={now.id} part={now} family={family} kits={kits} put={put} busy={saving.kind === 'saving'} />
+          )}
           {open && now === undefined && <p className="mb-3 text-lg font-bold">Everything is in. Stroke it: free, returns by itself.</p>}
           <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
           {now === undefined && <div className="mt-3">{children}</div>}
@@ -66,7 +80,9 @@ export function CloseUp({ target, family, tray, kits, recordPart, open, ledger, 
                     {isNow ? <b>{p.name}</b> : p.name}
                     {p.qty > 1 ? ` × ${p.qty}` : ''}
                   </th>
-                  <td className="cell text-ink2">{p.found === 'absent' ? 'was absent' : [p.condition, p.note].filter(Boolean).join(', ')}</td>
+                  <td className="cell text-ink2">
+                    {p.found === 'absent' ? 'was absent' : [p.condition, p.note].filter(Boolean).join(', ')}
+                  </td>
                   <td className="cell border-l-2 border-l-ink">{intended(p, goingIn.includes(p), kits)}</td>
                   <td className="cell">{facing !== null && <Lip faces={facing} size={20} />}</td>
                   <td className="cell min-w-20">
@@ -75,7 +91,12 @@ export function CloseUp({ target, family, tray, kits, recordPart, open, ledger, 
                     ) : isNow ? (
                       <b className="text-act">now</b>
                     ) : goingIn.includes(p) ? (
-                      <button type="button" disabled={!open} className="min-h-11 text-ink2 enabled:underline" onClick={() => setPicked(p.id)}>
+                      <button
+                        type="button"
+                        disabled={!open}
+                        className="min-h-8 w-full text-left text-ink2 enabled:underline"
+                        onClick={() => setPicked(p.id)}
+                      >
                         waits
                       </button>
                     ) : (
@@ -99,7 +120,19 @@ const intended = (p: TrayPart, goes: boolean, kits: readonly string[]): string =
 };
 
 /** The part whose turn it is: which piece, and for a lip which of two drawings it looks like. Keys 1 and 2 choose. */
-function NowPart({ part, family, kits, put, busy }: { readonly part: TrayPart; readonly family: Family; readonly kits: readonly string[]; readonly put: (part: TrayPart, piece: 'same' | 'new', faces: Faces | null) => void; readonly busy: boolean }) {
+function NowPart({
+  part,
+  family,
+  kits,
+  put,
+  busy,
+}: {
+  readonly part: TrayPart;
+  readonly family: Family;
+  readonly kits: readonly string[];
+  readonly put: (part: TrayPart, piece: 'same' | 'new', faces: Faces | null) => void;
+  readonly busy: boolean;
+}) {
   const [wrong, setWrong] = useState<Faces>();
   const slot = family.slots.find((s) => s.id === part.slotId);
   const expected = slot === undefined ? undefined : slotFacing(family, slot);
@@ -119,7 +152,11 @@ function NowPart({ part, family, kits, put, busy }: { readonly part: TrayPart; r
       <h2 className="head mb-1">NOW: {part.name.toUpperCase()}</h2>
       {expected === undefined ? (
         <div className="grid gap-3">
-          <p className="text-lg font-bold">{piece === 'new' ? `A new ${part.name}${kits.length === 0 ? '' : ` from ${kits.join(', ')}`}` : `The same ${part.name} goes back`}</p>
+          <p className="text-lg font-bold">
+            {piece === 'new'
+              ? `A new ${part.name}${kits.length === 0 ? '' : ` from ${kits.join(', ')}`}`
+              : `The same ${part.name} goes back`}
+          </p>
           <button type="button" className="btn w-fit" disabled={busy} onClick={() => put(part, piece, null)}>
             {piece === 'new' ? 'New one is in' : 'Same one is in'}
           </button>
@@ -129,7 +166,13 @@ function NowPart({ part, family, kits, put, busy }: { readonly part: TrayPart; r
           <p className="text-lg leading-snug font-bold">Which of these do you have in front of you, open end to your left?</p>
           <div className="grid grid-cols-2 gap-3">
             {(['blind', 'open'] as const).map((faces, i) => (
-              <button key={faces} type="button" disabled={busy} onClick={() => choose(faces)} className={`grid min-h-32 place-items-center gap-1 border bg-sheet py-3 ${wrong === faces ? 'border-2 border-red' : 'border-line hover:border-act'}`}>
+              <button
+                key={faces}
+                type="button"
+                disabled={busy}
+                onClick={() => choose(faces)}
+                className={`grid min-h-32 place-items-center gap-1 border bg-sheet py-3 ${wrong === faces ? 'border-2 border-red' : 'border-line hover:border-act'}`}
+              >
                 <Lip faces={faces} size={84} />
                 <span>
                   <b>{i + 1}</b> {LIP_WORDS[faces]}
@@ -139,10 +182,13 @@ function NowPart({ part, family, kits, put, busy }: { readonly part: TrayPart; r
           </div>
           {wrong !== undefined && (
             <p role="alert" className="border-l-4 border-red pl-3 text-red">
-              Turn it round. The {part.name} holds the pressure that stands to its {expected === 'blind' ? 'right' : 'left'}, so its lip must open to the {expected === 'blind' ? 'right' : 'left'}.
+              Turn it round. The {part.name} holds the pressure that stands to its {expected === 'blind' ? 'right' : 'left'}, so its lip
+              must open to the {expected === 'blind' ? 'right' : 'left'}.
             </p>
           )}
-          <p className="text-ink2">Wet it with fresh fluid of this system. Feed its lip past ports and grooves with a slip sleeve; turn, do not push.</p>
+          <p className="text-ink2">
+            Wet it with fresh fluid of this system. Feed its lip past ports and grooves with a slip sleeve; turn, do not push.
+          </p>
         </div>
       )}
     </div>

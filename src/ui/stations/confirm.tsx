@@ -7,7 +7,17 @@ import { SignOffBar } from '../unit/sign-off-bar';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 
 /** A station whose work is done by hand and confirmed point by point, with a note of how. */
-export function Confirm({ target, station, points, noteLabel, text, unmet, role, open, signOff }: {
+export function Confirm({
+  target,
+  station,
+  points,
+  noteLabel,
+  text,
+  unmet,
+  role,
+  open,
+  signOff,
+}: {
   readonly target: UnitTarget;
   readonly station: Station;
   readonly points: readonly string[];

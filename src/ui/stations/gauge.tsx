@@ -1,6 +1,6 @@
 'use client';
 
-import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
+import { type ReactNode, useEffect, useMemo, useRef } from 'react';
 import { uuidv7 } from 'uuidv7';
 import { gaugeBore } from '@/core/bore/gauge';
 import type { Material } from '@/core/bore/material';
@@ -18,7 +18,12 @@ import { useSave } from '../save/use-save';
 import { StationFrame } from '../unit/station-frame';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 
-type Draft = { readonly depths: readonly string[]; readonly cells: Readonly<Record<string, string>>; readonly bodyTemp: string; readonly gaugeTemp: string };
+type Draft = {
+  readonly depths: readonly string[];
+  readonly cells: Readonly<Record<string, string>>;
+  readonly bodyTemp: string;
+  readonly gaugeTemp: string;
+};
 
 const SHAPE_WORDS: { readonly [S in Shape]: string } = {
   unknown: 'one depth only',
@@ -31,7 +36,18 @@ const SHAPE_WORDS: { readonly [S in Shape]: string } = {
 };
 
 /** The gauge grid: depths down, clock across. An instrument that types a number and Enter fills it; the form of the bore is computed with every reading. */
-export function Gauge({ target, depths, material, lengthMm, nominalMm, units, rules, save: saveAction, open, ledger }: {
+export function Gauge({
+  target,
+  depths,
+  material,
+  lengthMm,
+  nominalMm,
+  units,
+  rules,
+  save: saveAction,
+  open,
+  ledger,
+}: {
   readonly target: UnitTarget;
   /** Suggested depths, mm. */
   readonly depths: readonly number[];
@@ -44,13 +60,21 @@ export function Gauge({ target, depths, material, lengthMm, nominalMm, units, ru
   readonly open: boolean;
   readonly ledger: ReactNode;
 }) {
-  const [draft, setDraft, dropDraft] = useDraft<Draft>(`gauge-${target.unitId}`, { depths: depths.map((d) => sayLength(d, units)), cells: {}, bodyTemp: '', gaugeTemp: '' });
+  const [draft, setDraft, dropDraft] = useDraft<Draft>(`gauge-${target.unitId}`, {
+    depths: depths.map((d) => sayLength(d, units)),
+    cells: {},
+    bodyTemp: '',
+    gaugeTemp: '',
+  });
   const { save, saving, acceptTheirs } = useSave(saveAction, target);
   const grid = useRef<HTMLTableElement>(null);
   const saveButton = useRef<HTMLButtonElement>(null);
   const read = useMemo(() => readGrid(draft, units), [draft, units]);
   const form = useMemo(
-    () => (read.readings.length === 0 ? undefined : gaugeBore({ readings: read.readings, material, bodyTempC: read.bodyTempC, gaugeTempC: read.gaugeTempC }, rules)),
+    () =>
+      read.readings.length === 0
+        ? undefined
+        : gaugeBore({ readings: read.readings, material, bodyTempC: read.bodyTempC, gaugeTempC: read.gaugeTempC }, rules),
     [read, material, rules],
   );
   const suspects = new Set(form?.suspects.map((s) => read.keys[s.index]));
@@ -84,21 +108,40 @@ export function Gauge({ target, depths, material, lengthMm, nominalMm, units, ru
             <dl className="grid grid-cols-[1fr_auto] gap-y-1">
               <Figure name="widest" value={sayDia(form.maxMm, units)} unit={units.length} />
               <Figure name="narrowest" value={sayDia(form.minMm, units)} unit={units.length} />
-              <Figure name="ovality, most" value={form.ovalityMaxMm === null ? '–' : sayDia(form.ovalityMaxMm, units)} unit={units.length} />
+              <Figure
+                name="ovality, most"
+                value={form.ovalityMaxMm === null ? '–' : sayDia(form.ovalityMaxMm, units)}
+                unit={units.length}
+              />
               <Figure name="taper" value={sayDia(form.taperMm, units)} unit={units.length} />
-              <Figure name="shape" value={`${SHAPE_WORDS[form.shape]}${form.taperToward === null ? '' : `, wider to the ${form.taperToward} end`}`} unit="" />
+              <Figure
+                name="shape"
+                value={`${SHAPE_WORDS[form.shape]}${form.taperToward === null ? '' : `, wider to the ${form.taperToward} end`}`}
+                unit=""
+              />
               <Figure name="gauge, ±" value={sayDia(form.expandedUncertaintyMm, units)} unit={units.length} />
               <Figure name="like" value={form.nominalCandidates.map((c) => c.label).join(', ') || 'no usual size'} unit="" />
             </dl>
           )}
-          {suspects.size > 0 && <p className="mt-2 text-amber">{suspects.size === 1 ? 'One reading does' : `${suspects.size} readings do`} not belong with the rest: gauge again where it is ringed.</p>}
+          {suspects.size > 0 && (
+            <p className="mt-2 text-amber">
+              {suspects.size === 1 ? 'One reading does' : `${suspects.size} readings do`} not belong with the rest: gauge again where it is
+              ringed.
+            </p>
+          )}
           {read.faults.map((f) => (
             <p key={f} className="mt-1 text-red">
               {f}
             </p>
           ))}
           <div className="mt-4 grid gap-2">
-            <button ref={saveButton} type="button" className="btn w-fit" disabled={!open || read.readings.length === 0 || read.faults.length > 0 || saving.kind === 'saving'} onClick={() => void submit()}>
+            <button
+              ref={saveButton}
+              type="button"
+              className="btn w-fit"
+              disabled={!open || read.readings.length === 0 || read.faults.length > 0 || saving.kind === 'saving'}
+              onClick={() => void submit()}
+            >
               {saving.kind === 'saving' ? 'Saving' : 'Save gauging'}
             </button>
             <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
@@ -131,7 +174,13 @@ export function Gauge({ target, depths, material, lengthMm, nominalMm, units, ru
             return (
               <tr key={row}>
                 <td className="cell">
-                  <input className="field w-20" aria-label={`Depth ${row + 1}`} disabled={!open} value={depth} onChange={(e) => setDraft({ ...draft, depths: draft.depths.map((d, i) => (i === row ? e.target.value : d)) })} />
+                  <input
+                    className="field w-20"
+                    aria-label={`Depth ${row + 1}`}
+                    disabled={!open}
+                    value={depth}
+                    onChange={(e) => setDraft({ ...draft, depths: draft.depths.map((d, i) => (i === row ? e.target.value : d)) })}
+                  />
                 </td>
                 {GRID_CLOCKS.map((clock, column) => {
                   const key = `${row}-${column}`;
@@ -156,7 +205,9 @@ export function Gauge({ target, depths, material, lengthMm, nominalMm, units, ru
                   );
                 })}
                 <td className="cell text-right">{station === undefined ? '' : sayDia(station.meanMm, units)}</td>
-                <td className="cell text-right text-ink2">{station?.ovalityMm == null ? '' : `${station.method === 'two-point' ? '≥ ' : ''}${sayDia(station.ovalityMm, units)}`}</td>
+                <td className="cell text-right text-ink2">
+                  {station?.ovalityMm == null ? '' : `${station.method === 'two-point' ? '≥ ' : ''}${sayDia(station.ovalityMm, units)}`}
+                </td>
               </tr>
             );
           })}
@@ -169,7 +220,11 @@ export function Gauge({ target, depths, material, lengthMm, nominalMm, units, ru
           </button>
           <TempField label="Body" value={draft.bodyTemp} units={units} onChange={(bodyTemp) => setDraft({ ...draft, bodyTemp })} />
           <TempField label="Gauge" value={draft.gaugeTemp} units={units} onChange={(gaugeTemp) => setDraft({ ...draft, gaugeTemp })} />
-          <p className="pb-2 text-[13px] text-ink2">{read.bodyTempC === null ? 'Read as it is; give the body’s temperature to bring it to 20 °C.' : `Brought to ${sayTemperature(20, units)}.`}</p>
+          <p className="pb-2 text-[13px] text-ink2">
+            {read.bodyTempC === null
+              ? 'Read as it is; give the body’s temperature to bring it to 20 °C.'
+              : `Brought to ${sayTemperature(20, units)}.`}
+          </p>
         </div>
       )}
       {form !== undefined && <Profile form={form} lengthMm={lengthMm} nominalMm={nominalMm} units={units} />}
@@ -186,14 +241,31 @@ const Figure = ({ name, value, unit }: { readonly name: string; readonly value: 
   </>
 );
 
-const TempField = ({ label, value, units, onChange }: { readonly label: string; readonly value: string; readonly units: Units; readonly onChange: (text: string) => void }) => (
-  <label className="text-[13px] text-ink2">
+const TempField = ({
+  label,
+  value,
+  units,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly units: Units;
+  readonly onChange: (text: string) => void;
+}) => (
+  <label className="block text-[13px] text-ink2">
     {label}, °{units.temperature}
-    <input className="field w-20 text-ink" inputMode="decimal" value={value} onChange={(e) => onChange(e.target.value)} />
+    <input className="field block w-20 text-ink" inputMode="decimal" value={value} onChange={(e) => onChange(e.target.value)} />
   </label>
 );
 
-type GridRead = { readonly readings: readonly Reading[]; readonly keys: readonly string[]; readonly depthsMm: readonly (number | undefined)[]; readonly bodyTempC: number | null; readonly gaugeTempC: number | null; readonly faults: readonly string[] };
+type GridRead = {
+  readonly readings: readonly Reading[];
+  readonly keys: readonly string[];
+  readonly depthsMm: readonly (number | undefined)[];
+  readonly bodyTempC: number | null;
+  readonly gaugeTempC: number | null;
+  readonly faults: readonly string[];
+};
 
 /** What has been typed, in mm; every cell that cannot be read is told. */
 const readGrid = (draft: Draft, units: Units): GridRead => {
@@ -220,5 +292,12 @@ const readGrid = (draft: Draft, units: Units): GridRead => {
       return xMm === undefined ? [] : [{ key, reading: { xMm, clockDeg, diaMm } }];
     }),
   );
-  return { readings: found.map((f) => f.reading), keys: found.map((f) => f.key), depthsMm, bodyTempC: temperature(draft.bodyTemp, 'Body'), gaugeTempC: temperature(draft.gaugeTemp, 'Gauge'), faults: [...new Set(faults)] };
+  return {
+    readings: found.map((f) => f.reading),
+    keys: found.map((f) => f.key),
+    depthsMm,
+    bodyTempC: temperature(draft.bodyTemp, 'Body'),
+    gaugeTempC: temperature(draft.gaugeTemp, 'Gauge'),
+    faults: [...new Set(faults)],
+  };
 };

@@ -20,10 +20,24 @@ import { StationFrame } from '../unit/station-frame';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { VerdictPanel } from './verdict-panel';
 
-const SCHOOL_WORDS: { readonly [S in School]: string } = { 'hone-to-limit': 'hone to the limit', 'keep-the-skin': 'keep the skin', 'sleeve-first': 'sleeve first' };
+const SCHOOL_WORDS: { readonly [S in School]: string } = {
+  'hone-to-limit': 'hone to the limit',
+  'keep-the-skin': 'keep the skin',
+  'sleeve-first': 'sleeve first',
+};
 
 /** Marks on the unrolled bore and in a table, and the verdict that moves with every keystroke. Nothing is recorded before it is saved. */
-export function Judge({ target, input, marks: savedMarks, geometry, units, rules, save: saveAction, open, ledger }: {
+export function Judge({
+  target,
+  input,
+  marks: savedMarks,
+  geometry,
+  units,
+  rules,
+  save: saveAction,
+  open,
+  ledger,
+}: {
   readonly target: UnitTarget;
   /** The unit's own part of the question: geometry, readings, piston. Its marks are taken from the table. */
   readonly input: JudgeInput;
@@ -43,7 +57,12 @@ export function Judge({ target, input, marks: savedMarks, geometry, units, rules
   const [chosen, setChosen] = useState<string>();
   const { save, saving, acceptTheirs } = useSave(saveAction, target);
   const answer = useMemo(() => {
-    const asked = { ...input, school, bore: { ...input.bore, wallMm }, marks: marks.map(({ name, note: _, id: __, ...m }) => ({ ...m, id: name })) };
+    const asked = {
+      ...input,
+      school,
+      bore: { ...input.bore, wallMm },
+      marks: marks.map(({ name, note: _, id: __, ...m }) => ({ ...m, id: name })),
+    };
     return judgeBore(asked, whatIfLimit === null ? rules : { ...rules, clearanceMaxMm: whatIfLimit });
   }, [input, marks, school, wallMm, whatIfLimit, rules]);
   const outcomeOf = (name: string) => answer.marks.find((m) => m.id === name);
@@ -68,18 +87,35 @@ export function Judge({ target, input, marks: savedMarks, geometry, units, rules
           {open && (
             <div className="mt-4 grid gap-2">
               <div className="flex flex-wrap gap-2">
-                <button type="button" className="btn" disabled={askedWhatIf || saving.kind === 'saving'} onClick={() => void save({ verdictId: uuidv7(), marks, school, wallMm })}>
+                <button
+                  type="button"
+                  className="btn"
+                  disabled={askedWhatIf || saving.kind === 'saving'}
+                  onClick={() => void save({ verdictId: uuidv7(), marks, school, wallMm })}
+                >
                   {saving.kind === 'saving' ? 'Saving' : 'Save judgement'}
                 </button>
-                <button type="button" className="btn-quiet" aria-expanded={trying} onClick={() => { setTrying(!trying); setWhatIfLimit(null); }}>
+                <button
+                  type="button"
+                  className="btn-quiet"
+                  aria-expanded={trying}
+                  onClick={() => {
+                    setTrying(!trying);
+                    setWhatIfLimit(null);
+                  }}
+                >
                   What if …
                 </button>
               </div>
               {trying && (
                 <div className="grid grid-cols-2 gap-2 border border-hair p-2">
-                  <label className="text-[13px] text-ink2">
+                  <label className="block text-[13px] text-ink2">
                     School
-                    <select className="field text-ink" value={school ?? ''} onChange={(e) => setSchool(e.target.value === '' ? null : (e.target.value as School))}>
+                    <select
+                      className="field text-ink"
+                      value={school ?? ''}
+                      onChange={(e) => setSchool(e.target.value === '' ? null : (e.target.value as School))}
+                    >
                       <option value="">as the shop does it</option>
                       {SCHOOLS.map((s) => (
                         <option key={s} value={s}>
@@ -90,7 +126,11 @@ export function Judge({ target, input, marks: savedMarks, geometry, units, rules
                   </label>
                   <LengthField label="Thinnest wall" mm={wallMm} units={units} onSay={setWallMm} />
                   <LengthField label="Most clearance" fine mm={whatIfLimit} units={units} onSay={setWhatIfLimit} />
-                  <p className="self-end text-[13px] text-ink2">{askedWhatIf ? 'A limit of your own is only for asking: clear it to save.' : 'School and wall are saved with the judgement; a limit of your own is only for asking.'}</p>
+                  <p className="self-end text-[13px] text-ink2">
+                    {askedWhatIf
+                      ? 'A limit of your own is only for asking: clear it to save.'
+                      : 'School and wall are saved with the judgement; a limit of your own is only for asking.'}
+                  </p>
                 </div>
               )}
               <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
@@ -113,7 +153,21 @@ export function Judge({ target, input, marks: savedMarks, geometry, units, rules
         <table className="w-full border-collapse">
           <thead>
             <tr>
-              {['Mark', 'Kind', `From, ${units.length}`, 'To', 'Clock', 'to', 'Deep, µm', '±', 'Cleaned', 'Lies in', 'Needs ⌀', 'Judged', ''].map((h) => (
+              {[
+                'Mark',
+                'Kind',
+                `From, ${units.length}`,
+                'To',
+                'Clock',
+                'to',
+                'Deep, µm',
+                '±',
+                'Cleaned',
+                'Lies in',
+                'Needs ⌀',
+                'Judged',
+                '',
+              ].map((h) => (
                 <th key={h} scope="col" className="th">
                   {h}
                 </th>
@@ -129,7 +183,13 @@ export function Judge({ target, input, marks: savedMarks, geometry, units, rules
                     {m.name}
                   </th>
                   <td className="cell">
-                    <select className="field w-28" aria-label={`Kind of ${m.name}`} disabled={!open} value={m.kind} onChange={(e) => change(m.id, { kind: e.target.value as MarkKind })}>
+                    <select
+                      className="field w-28"
+                      aria-label={`Kind of ${m.name}`}
+                      disabled={!open}
+                      value={m.kind}
+                      onChange={(e) => change(m.id, { kind: e.target.value as MarkKind })}
+                    >
                       {MARK_KINDS.map((k) => (
                         <option key={k} value={k}>
                           {MARK_WORDS[k]}
@@ -139,24 +199,61 @@ export function Judge({ target, input, marks: savedMarks, geometry, units, rules
                   </td>
                   {(['x0Mm', 'x1Mm'] as const).map((end) => (
                     <td key={end} className="cell">
-                      <LengthField key={m[end]} label={`${m.name} ${end === 'x0Mm' ? 'from' : 'to'}`} hideLabel className="w-16" mm={m[end]} units={units} onSay={(mm) => mm !== null && change(m.id, end === 'x0Mm' ? { x0Mm: mm, x1Mm: Math.max(mm, m.x1Mm) } : { x1Mm: mm, x0Mm: Math.min(mm, m.x0Mm) })} />
+                      <LengthField
+                        key={m[end]}
+                        label={`${m.name} ${end === 'x0Mm' ? 'from' : 'to'}`}
+                        hideLabel
+                        className="w-16"
+                        mm={m[end]}
+                        units={units}
+                        onSay={(mm) =>
+                          mm !== null &&
+                          change(m.id, end === 'x0Mm' ? { x0Mm: mm, x1Mm: Math.max(mm, m.x1Mm) } : { x1Mm: mm, x0Mm: Math.min(mm, m.x0Mm) })
+                        }
+                      />
                     </td>
                   ))}
                   {(['clock0Deg', 'clock1Deg'] as const).map((end) => (
                     <td key={end} className="cell">
-                      <NumberField label={`${m.name} clock ${end === 'clock0Deg' ? 'from' : 'to'}`} value={m[end]} disabled={!open} onChange={(v) => change(m.id, { [end]: v ?? 0 })} />
+                      <NumberField
+                        label={`${m.name} clock ${end === 'clock0Deg' ? 'from' : 'to'}`}
+                        value={m[end]}
+                        disabled={!open}
+                        onChange={(v) => change(m.id, { [end]: v ?? 0 })}
+                      />
                     </td>
                   ))}
                   <td className="cell">
-                    <NumberField label={`${m.name} depth`} value={m.depthUm ?? null} disabled={!open} onChange={(depthUm) => change(m.id, { depthUm })} />
+                    <NumberField
+                      label={`${m.name} depth`}
+                      value={m.depthUm ?? null}
+                      disabled={!open}
+                      onChange={(depthUm) => change(m.id, { depthUm })}
+                    />
                   </td>
                   <td className="cell">
-                    <NumberField label={`${m.name} depth uncertainty`} value={m.depthUncertaintyUm ?? null} disabled={!open} onChange={(depthUncertaintyUm) => change(m.id, { depthUncertaintyUm })} />
+                    <NumberField
+                      label={`${m.name} depth uncertainty`}
+                      value={m.depthUncertaintyUm ?? null}
+                      disabled={!open}
+                      onChange={(depthUncertaintyUm) => change(m.id, { depthUncertaintyUm })}
+                    />
                   </td>
                   <td className="cell text-center">
-                    <input type="checkbox" className="size-5 accent-act" aria-label={`${m.name} cleaned`} disabled={!open} checked={m.cleaned} onChange={(e) => change(m.id, { cleaned: e.target.checked })} />
+                    <input
+                      type="checkbox"
+                      className="size-5 accent-act"
+                      aria-label={`${m.name} cleaned`}
+                      disabled={!open}
+                      checked={m.cleaned}
+                      onChange={(e) => change(m.id, { cleaned: e.target.checked })}
+                    />
                   </td>
-                  <td className="cell text-[13px]">{judged === undefined ? '' : `${judged.zone}${judged.zone === 'clear' ? `, ${judged.distanceMm.toFixed(1)} mm off` : ''}, ${judged.nearestSealId.replaceAll('-', ' ')}`}</td>
+                  <td className="cell text-[13px]">
+                    {judged === undefined
+                      ? ''
+                      : `${judged.zone}${judged.zone === 'clear' ? `, ${judged.distanceMm.toFixed(1)} mm off` : ''}, ${judged.nearestSealId.replaceAll('-', ' ')}`}
+                  </td>
                   <td className="cell">{judged?.needsDiaMm == null ? '–' : sayDia(judged.needsDiaMm, units)}</td>
                   <td className="cell whitespace-nowrap">
                     <span className="flex items-center gap-1.5">
@@ -166,7 +263,12 @@ export function Judge({ target, input, marks: savedMarks, geometry, units, rules
                   </td>
                   <td className="cell">
                     {open && (
-                      <button type="button" className="min-h-11 px-1 text-act" aria-label={`Remove ${m.name}`} onClick={() => setMarks(marks.filter((x) => x.id !== m.id))}>
+                      <button
+                        type="button"
+                        className="min-h-11 px-1 text-act"
+                        aria-label={`Remove ${m.name}`}
+                        onClick={() => setMarks(marks.filter((x) => x.id !== m.id))}
+                      >
                         remove
                       </button>
                     )}
@@ -178,16 +280,41 @@ export function Judge({ target, input, marks: savedMarks, geometry, units, rules
         </table>
       </div>
       {open && (
-        <button type="button" className="btn-quiet mt-2" onClick={() => add({ x0Mm: Math.round(geometry.lengthMm / 2), x1Mm: Math.round(geometry.lengthMm / 2) + 1, clock0Deg: 178, clock1Deg: 182 })}>
+        <button
+          type="button"
+          className="btn-quiet mt-2"
+          onClick={() =>
+            add({ x0Mm: Math.round(geometry.lengthMm / 2), x1Mm: Math.round(geometry.lengthMm / 2) + 1, clock0Deg: 178, clock1Deg: 182 })
+          }
+        >
           Add a mark
         </button>
       )}
-      {answer.gauge !== null && <Profile form={answer.gauge} lengthMm={geometry.lengthMm} nominalMm={geometry.nominalMm} limitMm={answer.limitDiaMm} targetMm={answer.targetDiaMm} units={units} />}
+      {answer.gauge !== null && (
+        <Profile
+          form={answer.gauge}
+          lengthMm={geometry.lengthMm}
+          nominalMm={geometry.nominalMm}
+          limitMm={answer.limitDiaMm}
+          targetMm={answer.targetDiaMm}
+          units={units}
+        />
+      )}
     </StationFrame>
   );
 }
 
-function NumberField({ label, value, disabled, onChange }: { readonly label: string; readonly value: number | null; readonly disabled: boolean; readonly onChange: (value: number | null) => void }) {
+function NumberField({
+  label,
+  value,
+  disabled,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: number | null;
+  readonly disabled: boolean;
+  readonly onChange: (value: number | null) => void;
+}) {
   return (
     <input
       className="field w-13 tabular-nums"

@@ -16,13 +16,37 @@ import { StationFrame } from '../unit/station-frame';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { useLiveRun } from './use-live-run';
 
-export type StoredRun = { readonly id: string; readonly startedAt: number; readonly state: string; readonly because: string; readonly holdS: number; readonly samples: readonly RigSample[]; readonly analysis: RunAnalysis | null };
+export type StoredRun = {
+  readonly id: string;
+  readonly startedAt: number;
+  readonly state: string;
+  readonly because: string;
+  readonly holdS: number;
+  readonly samples: readonly RigSample[];
+  readonly analysis: RunAnalysis | null;
+};
 
-const STATE_WORDS: { readonly [S in LiveRun['state']]: string } = { filling: 'filling', holding: 'holding', 'letting-down': 'letting the pressure down', finished: 'finished', aborted: 'let down early', broken: 'broken off' };
+const STATE_WORDS: { readonly [S in LiveRun['state']]: string } = {
+  filling: 'filling',
+  holding: 'holding',
+  'letting-down': 'letting the pressure down',
+  finished: 'finished',
+  aborted: 'let down early',
+  broken: 'broken off',
+};
 const over = (state: string): boolean => state === 'finished' || state === 'aborted' || state === 'broken';
 
 /** One hold on the rig: shield, pressure, live trace, and what it says. */
-export function Prove({ target, units, runs, last, actions, open, ledger, children }: {
+export function Prove({
+  target,
+  units,
+  runs,
+  last,
+  actions,
+  open,
+  ledger,
+  children,
+}: {
   readonly target: UnitTarget;
   readonly units: Units;
   readonly runs: readonly Run[];
@@ -58,11 +82,19 @@ export function Prove({ target, units, runs, last, actions, open, ledger, childr
         <section className="mb-4" aria-live="polite">
           <h2 className="head mb-2">{running ? 'WHAT THE TRACE SAYS SO FAR' : 'WHAT THE TRACE SAYS'}</h2>
           {analysis === null ? (
-            <p className="text-ink2">{running ? 'Ten seconds of hold say the first word.' : shown === undefined ? 'The unit has not been held yet.' : 'Too short to say anything.'}</p>
+            <p className="text-ink2">
+              {running
+                ? 'Ten seconds of hold say the first word.'
+                : shown === undefined
+                  ? 'The unit has not been held yet.'
+                  : 'Too short to say anything.'}
+            </p>
           ) : (
             <Says analysis={analysis} />
           )}
-          {shown !== undefined && shown.because !== '' && <p className="mt-2 border-l-4 border-red pl-3 text-red">This run does not count: {shown.because}.</p>}
+          {shown !== undefined && shown.because !== '' && (
+            <p className="mt-2 border-l-4 border-red pl-3 text-red">This run does not count: {shown.because}.</p>
+          )}
           <div className="mt-3">{children}</div>
         </section>
       }
@@ -70,7 +102,8 @@ export function Prove({ target, units, runs, last, actions, open, ledger, childr
       {running ? (
         <div className="mb-3 flex flex-wrap items-center gap-6">
           <p className="text-[56px] leading-none font-bold" role="timer" aria-label="Pressure">
-            {pressure === undefined ? '–' : pressureIn(pressure, units).toFixed(units.pressure === 'bar' ? 2 : 0)} <span className="text-2xl">{units.pressure}</span>
+            {pressure === undefined ? '–' : pressureIn(pressure, units).toFixed(units.pressure === 'bar' ? 2 : 0)}{' '}
+            <span className="text-2xl">{units.pressure}</span>
           </p>
           <p className="text-ink2">
             {STATE_WORDS[mine.state]}
@@ -86,14 +119,24 @@ export function Prove({ target, units, runs, last, actions, open, ledger, childr
         </div>
       ) : (
         open && (
-          <form className="mb-3 flex flex-wrap items-end gap-3 border border-line bg-sheet p-3" onSubmit={(e) => { e.preventDefault(); void save({ targetBar, holdS, shield }, uuidv7()); }}>
+          <form
+            className="mb-3 flex flex-wrap items-end gap-3 border border-line bg-sheet p-3"
+            onSubmit={(e) => {
+              e.preventDefault();
+              void save({ targetBar, holdS, shield }, uuidv7());
+            }}
+          >
             <NumberIn label="Pressure, bar" value={targetBar} min={1} max={200} onChange={setTargetBar} />
             <NumberIn label="Hold, s" value={holdS} min={15} max={1800} onChange={setHoldS} />
             <label className="flex min-h-11 items-center gap-2">
               <input type="checkbox" className="size-5 accent-act" checked={shield} onChange={(e) => setShield(e.target.checked)} />
               The shield is shut
             </label>
-            <button type="submit" className="btn" disabled={!shield || saving.kind === 'saving' || (live !== undefined && !over(live.state))}>
+            <button
+              type="submit"
+              className="btn"
+              disabled={!shield || saving.kind === 'saving' || (live !== undefined && !over(live.state))}
+            >
               Pressurise and hold
             </button>
             {live !== undefined && !over(live.state) && <p className="text-amber">The rig is busy with {live.tag}.</p>}
@@ -102,7 +145,9 @@ export function Prove({ target, units, runs, last, actions, open, ledger, childr
       )}
       <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
       {shown === undefined ? (
-        <p className="border border-dashed border-line p-8 text-center text-ink2">The trace of the hold is drawn here. Two minutes are usual for brake parts: slow creep of rubber looks like a leak in one.</p>
+        <p className="border border-dashed border-line p-8 text-center text-ink2">
+          The trace of the hold is drawn here. Two minutes are usual for brake parts: slow creep of rubber looks like a leak in one.
+        </p>
       ) : (
         <>
           <Trace samples={shown.samples} analysis={analysis} holdS={shown.holdS} units={units} />
@@ -125,7 +170,11 @@ export function Prove({ target, units, runs, last, actions, open, ledger, childr
   );
 }
 
-const HEADLINES: { readonly [O in RunAnalysis['outcome']]: string } = { pass: 'It holds', fail: 'It leaks', 'hold-longer': 'Hold it longer' };
+const HEADLINES: { readonly [O in RunAnalysis['outcome']]: string } = {
+  pass: 'It holds',
+  fail: 'It leaks',
+  'hold-longer': 'Hold it longer',
+};
 
 function Says({ analysis: a }: { readonly analysis: RunAnalysis }) {
   const most = Math.max(a.limitMlPerMin * 1.6, a.leakCi[1] * 1.15);
@@ -153,7 +202,8 @@ function Says({ analysis: a }: { readonly analysis: RunAnalysis }) {
         <dd className="text-right">{a.complianceMlPerBar.toFixed(4)} ml/bar</dd>
         <dt>trapped air</dt>
         <dd className={`text-right ${a.airOutcome === 'ok' ? '' : 'text-amber'}`}>
-          {a.airMl.toFixed(2)} ml{a.airOutcome === 'bleed-again' ? ', bleed again' : a.airOutcome === 'repeat' ? ', fill again to be sure' : ''}
+          {a.airMl.toFixed(2)} ml
+          {a.airOutcome === 'bleed-again' ? ', bleed again' : a.airOutcome === 'repeat' ? ', fill again to be sure' : ''}
         </dd>
         <dt>noise</dt>
         <dd className="text-right">{a.rmsBar.toFixed(3)} bar</dd>
@@ -164,9 +214,28 @@ function Says({ analysis: a }: { readonly analysis: RunAnalysis }) {
   );
 }
 
-const NumberIn = ({ label, value, min, max, onChange }: { readonly label: string; readonly value: number; readonly min: number; readonly max: number; readonly onChange: (value: number) => void }) => (
-  <label className="text-[13px] text-ink2">
+const NumberIn = ({
+  label,
+  value,
+  min,
+  max,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: number;
+  readonly min: number;
+  readonly max: number;
+  readonly onChange: (value: number) => void;
+}) => (
+  <label className="block text-[13px] text-ink2">
     {label}
-    <input type="number" className="field w-24 text-ink" min={min} max={max} value={value} onChange={(e) => onChange(Number(e.target.value))} />
+    <input
+      type="number"
+      className="field block w-24 text-ink"
+      min={min}
+      max={max}
+      value={value}
+      onChange={(e) => onChange(Number(e.target.value))}
+    />
   </label>
 );

@@ -9,7 +9,17 @@ import { useSave } from '../save/use-save';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 
 /** Signatures by PIN, then the certificate. Brake parts ask for two people. */
-export function Release({ target, people, me, signatures, needed, unmet, open, now, actions }: {
+export function Release({
+  target,
+  people,
+  me,
+  signatures,
+  needed,
+  unmet,
+  open,
+  now,
+  actions,
+}: {
   readonly target: UnitTarget;
   readonly people: readonly Person[];
   readonly me: Person;
@@ -23,7 +33,11 @@ export function Release({ target, people, me, signatures, needed, unmet, open, n
   const signing = useSave(actions.sign, target);
   const releasing = useSave(actions.release, target);
   const signed = new Set(signatures.map((s) => s.personId));
-  const may = people.filter((p) => !signed.has(p.id) && (signatures.length === 0 ? p.role === 'technician' || p.role === 'lead' : p.role === 'lead' || p.role === 'owner'));
+  const may = people.filter(
+    (p) =>
+      !signed.has(p.id) &&
+      (signatures.length === 0 ? p.role === 'technician' || p.role === 'lead' : p.role === 'lead' || p.role === 'owner'),
+  );
   const [signerId, setSignerId] = useState<string>();
   const [pin, setPin] = useState('');
   const signer = may.find((p) => p.id === signerId) ?? may.find((p) => p.id === me.id) ?? may[0];
@@ -47,10 +61,14 @@ export function Release({ target, people, me, signatures, needed, unmet, open, n
             void signing.save({ signerId: signer?.id, pin }).then((r) => r.ok && setPin(''));
           }}
         >
-          <p className="w-full font-bold">{signatures.length === 0 ? 'First signature: who closed it up and proved it' : 'Second signature: another person, a lead or the owner'}</p>
-          <label className="text-[13px] text-ink2">
+          <p className="w-full font-bold">
+            {signatures.length === 0
+              ? 'First signature: who closed it up and proved it'
+              : 'Second signature: another person, a lead or the owner'}
+          </p>
+          <label className="block text-[13px] text-ink2">
             Name
-            <select className="field w-48 text-ink" value={signer?.id ?? ''} onChange={(e) => setSignerId(e.target.value)}>
+            <select className="field block w-48 text-ink" value={signer?.id ?? ''} onChange={(e) => setSignerId(e.target.value)}>
               {may.map((p) => (
                 <option key={p.id} value={p.id}>
                   {p.name}
@@ -58,9 +76,16 @@ export function Release({ target, people, me, signatures, needed, unmet, open, n
               ))}
             </select>
           </label>
-          <label className="text-[13px] text-ink2">
+          <label className="block text-[13px] text-ink2">
             PIN of {signer?.name}
-            <input type="password" inputMode="numeric" autoComplete="off" className="field w-36 text-ink" value={pin} onChange={(e) => setPin(e.target.value)} />
+            <input
+              type="password"
+              inputMode="numeric"
+              autoComplete="off"
+              className="field block w-36 text-ink"
+              value={pin}
+              onChange={(e) => setPin(e.target.value)}
+            />
           </label>
           <button type="submit" className="btn" disabled={pin === '' || signing.saving.kind === 'saving'}>
             Sign
@@ -70,7 +95,12 @@ export function Release({ target, people, me, signatures, needed, unmet, open, n
       <SaveNote saving={signing.saving} onAcceptTheirs={signing.acceptTheirs} />
       {open && (
         <div>
-          <button type="button" className="btn" disabled={unmet.length > 0 || releasing.saving.kind === 'saving'} onClick={() => void releasing.save({})}>
+          <button
+            type="button"
+            className="btn"
+            disabled={unmet.length > 0 || releasing.saving.kind === 'saving'}
+            onClick={() => void releasing.save({})}
+          >
             Release and write the certificate
           </button>
           {unmet.map((u) => (

@@ -7,7 +7,15 @@ import { Trace } from '../drawing/trace';
 import { useLiveRun } from './use-live-run';
 
 /** The rig from anywhere in the shop: what it is doing, for which unit, and a button to let the pressure down. */
-export function RigPage({ address, units, abort }: { readonly address: string; readonly units: Units; readonly abort: (input: unknown) => Promise<unknown> }) {
+export function RigPage({
+  address,
+  units,
+  abort,
+}: {
+  readonly address: string;
+  readonly units: Units;
+  readonly abort: (input: unknown) => Promise<unknown>;
+}) {
   const run = useLiveRun();
   const running = run !== undefined && !['finished', 'aborted', 'broken'].includes(run.state);
   return (
@@ -19,7 +27,11 @@ export function RigPage({ address, units, abort }: { readonly address: string; r
           'Nothing has been held since the server started. A hold is started at a unit’s Prove station.'
         ) : (
           <>
-            {run.rig}, {run.state.replace('-', ' ')}, unit <Link href={`/units/${run.tag}/prove`} className="font-bold text-act underline">{run.tag}</Link>.
+            {run.rig}, {run.state.replace('-', ' ')}, unit{' '}
+            <Link href={`/units/${run.tag}/prove`} className="font-bold text-act underline">
+              {run.tag}
+            </Link>
+            .
           </>
         )}
       </p>
@@ -27,7 +39,8 @@ export function RigPage({ address, units, abort }: { readonly address: string; r
         <>
           <div className="mb-3 flex items-center gap-6">
             <p className="text-[56px] leading-none font-bold">
-              {pressureIn(run.samples.at(-1)?.p ?? 0, units).toFixed(units.pressure === 'bar' ? 2 : 0)} <span className="text-2xl">{units.pressure}</span>
+              {pressureIn(run.samples.at(-1)?.p ?? 0, units).toFixed(units.pressure === 'bar' ? 2 : 0)}{' '}
+              <span className="text-2xl">{units.pressure}</span>
             </p>
             {running && (
               <button type="button" className="btn-stop ml-auto min-h-14" onClick={() => void abort({})}>

@@ -6,18 +6,34 @@ import type { Units } from '@/core/quantity/units';
 import { MEASURES } from '@/core/strip/measures';
 import { CONDITIONS, type Condition, usualFate } from '@/core/strip/tray';
 import type { TrayPart } from '@/core/strip/tray-door';
-import { Lip, LIP_WORDS } from '../drawing/lip';
+import { LIP_WORDS, Lip } from '../drawing/lip';
 import { LengthField } from '../field/quantity-field';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 
-export const FATE_WORDS: { readonly [F in NonNullable<TrayPart['fate']>]: string } = { refitted: 'goes back', replaced: 'new one', binned: 'bin, not replaced' };
+export const FATE_WORDS: { readonly [F in NonNullable<TrayPart['fate']>]: string } = {
+  refitted: 'goes back',
+  replaced: 'new one',
+  binned: 'bin, not replaced',
+};
 
 type News = Partial<Pick<TrayPart, 'found' | 'condition' | 'faces' | 'dims' | 'fate' | 'note'>>;
 
 /** The tray as it came out: one row a part from the open end. Choosing a condition says that it was there and proposes its fate. */
-export function Strip({ target, tray, units, recordPart, open }: { readonly target: UnitTarget; readonly tray: readonly TrayPart[]; readonly units: Units; readonly recordPart: SaveAction; readonly open: boolean }) {
+export function Strip({
+  target,
+  tray,
+  units,
+  recordPart,
+  open,
+}: {
+  readonly target: UnitTarget;
+  readonly tray: readonly TrayPart[];
+  readonly units: Units;
+  readonly recordPart: SaveAction;
+  readonly open: boolean;
+}) {
   const { save, saving, acceptTheirs } = useSave(recordPart, target);
   const tell = (part: TrayPart, news: News): void => void save({ partId: part.id, news });
   return (
@@ -27,7 +43,7 @@ export function Strip({ target, tray, units, recordPart, open }: { readonly targ
         <table className="w-full border-collapse bg-sheet">
           <thead>
             <tr>
-              {['', 'Part', 'As it came out', 'Lip', `Measured, ${units.length}`, 'What becomes of it', 'Note'].map((h) => (
+              {['', 'Part', 'As it came out', 'Lip', `Measured, ${units.length}`, 'Fate', 'Note'].map((h) => (
                 <th key={h} scope="col" className="th">
                   {h}
                 </th>
@@ -45,7 +61,16 @@ export function Strip({ target, tray, units, recordPart, open }: { readonly targ
                 <td className="cell">
                   <CameOut part={part} open={open} tell={tell} />
                 </td>
-                <td className="cell">{part.kind === 'cup' && <LipPick label={`Lip of the ${part.name}`} value={part.faces} disabled={!open} onPick={(faces) => tell(part, { faces })} />}</td>
+                <td className="cell">
+                  {part.kind === 'cup' && (
+                    <LipPick
+                      label={`Lip of the ${part.name}`}
+                      value={part.faces}
+                      disabled={!open}
+                      onPick={(faces) => tell(part, { faces })}
+                    />
+                  )}
+                </td>
                 <td className="cell">
                   <span className="flex gap-1">
                     {part.found !== 'absent' &&
@@ -54,6 +79,7 @@ export function Strip({ target, tray, units, recordPart, open }: { readonly targ
                           key={`${dim}-${String(part.dims[dim])}`}
                           label={`${part.name}, ${label}`}
                           hideLabel
+                          hint={label}
                           className="w-20"
                           fine={fine}
                           units={units}
@@ -64,19 +90,33 @@ export function Strip({ target, tray, units, recordPart, open }: { readonly targ
                   </span>
                 </td>
                 <td className="cell">
-                  <select className="field w-32" aria-label={`Fate of the ${part.name}`} disabled={!open || part.found !== 'present'} value={part.fate ?? ''} onChange={(e) => tell(part, { fate: e.target.value as NonNullable<TrayPart['fate']> })}>
+                  <select
+                    className="field w-32"
+                    aria-label={`Fate of the ${part.name}`}
+                    disabled={!open || part.found !== 'present'}
+                    value={part.fate ?? ''}
+                    onChange={(e) => tell(part, { fate: e.target.value as NonNullable<TrayPart['fate']> })}
+                  >
                     <option value="" disabled>
                       {part.found === 'absent' ? '–' : 'choose'}
                     </option>
-                    {Object.entries(FATE_WORDS).filter(([fate]) => fate !== 'refitted' || PART_KINDS[part.kind].policy !== 'never').map(([fate, text]) => (
-                      <option key={fate} value={fate}>
-                        {text}
-                      </option>
-                    ))}
+                    {Object.entries(FATE_WORDS)
+                      .filter(([fate]) => fate !== 'refitted' || PART_KINDS[part.kind].policy !== 'never')
+                      .map(([fate, text]) => (
+                        <option key={fate} value={fate}>
+                          {text}
+                        </option>
+                      ))}
                   </select>
                 </td>
                 <td className="cell">
-                  <input className="field min-w-24" aria-label={`Note on the ${part.name}`} disabled={!open} defaultValue={part.note} onBlur={(e) => e.target.value !== part.note && tell(part, { note: e.target.value })} />
+                  <input
+                    className="field min-w-24"
+                    aria-label={`Note on the ${part.name}`}
+                    disabled={!open}
+                    defaultValue={part.note}
+                    onBlur={(e) => e.target.value !== part.note && tell(part, { note: e.target.value })}
+                  />
                 </td>
               </tr>
             ))}
@@ -87,7 +127,15 @@ export function Strip({ target, tray, units, recordPart, open }: { readonly targ
   );
 }
 
-function CameOut({ part, open, tell }: { readonly part: TrayPart; readonly open: boolean; readonly tell: (part: TrayPart, news: News) => void }) {
+function CameOut({
+  part,
+  open,
+  tell,
+}: {
+  readonly part: TrayPart;
+  readonly open: boolean;
+  readonly tell: (part: TrayPart, news: News) => void;
+}) {
   const value = part.found === 'absent' ? 'absent' : (part.condition ?? '');
   const choose = (chosen: string): void => {
     if (chosen === 'absent') return tell(part, { found: 'absent', condition: null, fate: null });
@@ -95,7 +143,13 @@ function CameOut({ part, open, tell }: { readonly part: TrayPart; readonly open:
     tell(part, { found: 'present', condition, fate: part.fate ?? usualFate(part.kind, condition) });
   };
   return (
-    <select className={`field w-28 ${value === '' ? 'border-act' : ''}`} aria-label={`Condition of the ${part.name}`} disabled={!open} value={value} onChange={(e) => choose(e.target.value)}>
+    <select
+      className={`field w-28 ${value === '' ? 'border-act' : ''}`}
+      aria-label={`Condition of the ${part.name}`}
+      disabled={!open}
+      value={value}
+      onChange={(e) => choose(e.target.value)}
+    >
       <option value="" disabled>
         look at it
       </option>
@@ -108,12 +162,32 @@ function CameOut({ part, open, tell }: { readonly part: TrayPart; readonly open:
 }
 
 /** Two drawn lips to choose from, open end of the unit to the left. */
-export function LipPick({ label, value, disabled, onPick }: { readonly label: string; readonly value: Faces | null; readonly disabled: boolean; readonly onPick: (faces: Faces) => void }) {
+export function LipPick({
+  label,
+  value,
+  disabled,
+  onPick,
+}: {
+  readonly label: string;
+  readonly value: Faces | null;
+  readonly disabled: boolean;
+  readonly onPick: (faces: Faces) => void;
+}) {
   return (
     <span className="inline-flex" role="radiogroup" aria-label={label}>
       {(['blind', 'open'] as const).map((faces) => (
         // biome-ignore lint/a11y/useSemanticElements: a drawn toggle
-        <button key={faces} type="button" role="radio" aria-checked={value === faces} aria-label={LIP_WORDS[faces]} title={LIP_WORDS[faces]} disabled={disabled} onClick={() => onPick(faces)} className={`-ml-px flex min-h-11 w-9 items-center justify-center border first:ml-0 ${value === faces ? 'relative border-act bg-tint2' : 'border-line bg-sheet'}`}>
+        <button
+          key={faces}
+          type="button"
+          role="radio"
+          aria-checked={value === faces}
+          aria-label={LIP_WORDS[faces]}
+          title={LIP_WORDS[faces]}
+          disabled={disabled}
+          onClick={() => onPick(faces)}
+          className={`-ml-px flex min-h-11 w-9 items-center justify-center border first:ml-0 ${value === faces ? 'relative border-act bg-tint2' : 'border-line bg-sheet'}`}
+        >
           <Lip faces={faces} size={20} />
         </button>
       ))}

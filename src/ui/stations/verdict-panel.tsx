@@ -4,7 +4,15 @@ import type { Units } from '@/core/quantity/units';
 import { OUTCOME_WORDS, VerdictSign } from '../drawing/verdict-sign';
 
 /** The verdict in one word with its sign, then its arithmetic as a ladder, then the reasons. */
-export function VerdictPanel({ answer, pistonDiaMm, units }: { readonly answer: Judgement; readonly pistonDiaMm: number; readonly units: Units }) {
+export function VerdictPanel({
+  answer,
+  pistonDiaMm,
+  units,
+}: {
+  readonly answer: Judgement;
+  readonly pistonDiaMm: number;
+  readonly units: Units;
+}) {
   const { targetDiaMm, limitDiaMm, marginMm, gauge } = answer;
   const uncertainty = gauge?.expandedUncertaintyMm ?? 0;
   return (
@@ -33,13 +41,16 @@ export function VerdictPanel({ answer, pistonDiaMm, units }: { readonly answer: 
               to spare
             </th>
             <td className="py-1 text-right">
-              {gauge === null ? '–' : sayDia(marginMm ?? limitDiaMm - uncertainty - gauge.maxMm, units)} <span className="text-[12px] font-normal text-ink2">{units.length}</span>
+              {gauge === null ? '–' : sayDia(marginMm ?? limitDiaMm - uncertainty - gauge.maxMm, units)}{' '}
+              <span className="text-[12px] font-normal text-ink2">{units.length}</span>
             </td>
           </tr>
         </tbody>
       </table>
       {gauge !== null && <MarginBar nowMm={gauge.maxMm} targetMm={targetDiaMm} limitMm={limitDiaMm} uncertaintyMm={uncertainty} />}
-      {answer.confidence !== null && answer.confidence < 0.9995 && <p className="text-ink2">{(100 * answer.confidence).toFixed(1)} % sure that the target lies within the limit.</p>}
+      {answer.confidence !== null && answer.confidence < 0.9995 && (
+        <p className="text-ink2">{(100 * answer.confidence).toFixed(1)} % sure that the target lies within the limit.</p>
+      )}
       <div className="mt-2 grid gap-1.5">
         {answer.reasons.map((r) => (
           <p key={r}>{r}</p>
@@ -62,7 +73,9 @@ export function VerdictPanel({ answer, pistonDiaMm, units }: { readonly answer: 
 
 const limitNote = (answer: Judgement, pistonDiaMm: number, units: Units): string => {
   const clearance = answer.rulesUsed.clearanceMaxMm ?? 0;
-  return Math.abs(pistonDiaMm + clearance - answer.limitDiaMm) < 1e-9 ? `piston ${sayDia(pistonDiaMm, units)} + ${sayDia(clearance, units)}` : `nominal + ${sayDia(answer.rulesUsed.oversizeMaxMm ?? 0, units)}`;
+  return Math.abs(pistonDiaMm + clearance - answer.limitDiaMm) < 1e-9
+    ? `piston ${sayDia(pistonDiaMm, units)} + ${sayDia(clearance, units)}`
+    : `nominal + ${sayDia(answer.rulesUsed.oversizeMaxMm ?? 0, units)}`;
 };
 
 const Rung = ({ name, note, value }: { readonly name: string; readonly note?: string; readonly value: string }) => (
@@ -74,14 +87,31 @@ const Rung = ({ name, note, value }: { readonly name: string; readonly note?: st
   </tr>
 );
 
-function MarginBar({ nowMm, targetMm, limitMm, uncertaintyMm }: { readonly nowMm: number; readonly targetMm: number | null; readonly limitMm: number; readonly uncertaintyMm: number }) {
+function MarginBar({
+  nowMm,
+  targetMm,
+  limitMm,
+  uncertaintyMm,
+}: {
+  readonly nowMm: number;
+  readonly targetMm: number | null;
+  readonly limitMm: number;
+  readonly uncertaintyMm: number;
+}) {
   const [low, high] = [Math.min(nowMm, limitMm) - 0.02, Math.max(limitMm, targetMm ?? nowMm, nowMm) + 0.012];
   const x = (mm: number): number => ((mm - low) / (high - low)) * 340;
   const to = targetMm ?? nowMm;
   return (
     <svg viewBox="0 -16 340 50" className="my-1 h-auto w-full" role="img" aria-label="Where the bore, the target and the limit stand">
       <path d="M0 10H340" stroke="var(--ink2)" />
-      <rect x={x(limitMm - uncertaintyMm)} y="1" width={x(limitMm) - x(limitMm - uncertaintyMm)} height="18" fill="var(--red)" opacity="0.25" />
+      <rect
+        x={x(limitMm - uncertaintyMm)}
+        y="1"
+        width={x(limitMm) - x(limitMm - uncertaintyMm)}
+        height="18"
+        fill="var(--red)"
+        opacity="0.25"
+      />
       {targetMm !== null && <rect x={x(nowMm)} y="6" width={Math.max(0, x(to) - x(nowMm))} height="8" fill="var(--ink2)" opacity="0.45" />}
       <path d={`M${x(nowMm)} 2V18M${x(to)} 2V18`} stroke="var(--ink)" strokeWidth="2" />
       <path d={`M${x(limitMm)} -1V21`} stroke="var(--red)" strokeWidth="2.5" />

@@ -7,7 +7,19 @@ import { useSave } from '../save/use-save';
 import type { SaveAction, UnitTarget } from './unit-actions';
 
 /** What only a lead or the owner may do to a unit, always with a reason: open a station again, scrap it, return it as it is. */
-export function LeadBox({ target, done, inShop, reopen, leave }: { readonly target: UnitTarget; readonly done: readonly Station[]; readonly inShop: boolean; readonly reopen: SaveAction; readonly leave: SaveAction }) {
+export function LeadBox({
+  target,
+  done,
+  inShop,
+  reopen,
+  leave,
+}: {
+  readonly target: UnitTarget;
+  readonly done: readonly Station[];
+  readonly inShop: boolean;
+  readonly reopen: SaveAction;
+  readonly leave: SaveAction;
+}) {
   const reopening = useSave(reopen, target);
   const leaving = useSave(leave, target);
   const [station, setStation] = useState<Station | ''>('');
@@ -17,17 +29,35 @@ export function LeadBox({ target, done, inShop, reopen, leave }: { readonly targ
     <details className="border-t border-hair pt-2">
       <summary className="min-h-9 cursor-pointer font-bold text-ink2">As lead: reopen, scrap, return</summary>
       <div className="grid gap-2 pt-2">
-        <input className="field" aria-label="Reason" placeholder="Reason, as it will stand in the history" value={reason} onChange={(e) => setReason(e.target.value)} />
+        <input
+          className="field"
+          aria-label="Reason"
+          placeholder="Reason, as it will stand in the history"
+          value={reason}
+          onChange={(e) => setReason(e.target.value)}
+        />
         <div className="flex flex-wrap gap-2">
-          <select className="field w-auto" aria-label="Station to reopen" value={station} onChange={(e) => setStation(e.target.value as Station)}>
+          <select
+            className="field w-auto"
+            aria-label="Station to reopen"
+            value={station}
+            onChange={(e) => setStation(e.target.value as Station)}
+          >
             <option value="">Station …</option>
-            {done.filter((s) => s !== 'book-in').map((s) => (
-              <option key={s} value={s}>
-                {STATION_WORDS[s]}
-              </option>
-            ))}
+            {done
+              .filter((s) => s !== 'book-in')
+              .map((s) => (
+                <option key={s} value={s}>
+                  {STATION_WORDS[s]}
+                </option>
+              ))}
           </select>
-          <button type="button" className="btn-quiet" disabled={!ready || station === ''} onClick={() => void reopening.save({ station, reason })}>
+          <button
+            type="button"
+            className="btn-quiet"
+            disabled={!ready || station === ''}
+            onClick={() => void reopening.save({ station, reason })}
+          >
             Reopen
           </button>
           {inShop && (

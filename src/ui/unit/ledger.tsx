@@ -1,21 +1,43 @@
 import { TriangleAlert } from 'lucide-react';
-import { EVENT_KINDS } from '@/core/unit/event-kind';
-import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import { may, type Person } from '@/core/people/role';
+import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import { CAUTIONS } from '@/core/route/cautions';
 import { STATION_WORDS, type Station } from '@/core/route/station';
+import { EVENT_KINDS } from '@/core/unit/event-kind';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { LeadBox } from './lead-box';
 import { PhotoBox } from './photo-box';
-import type { SaveAction } from './unit-actions';
 import { UndoButton } from './undo-button';
+import type { SaveAction } from './unit-actions';
 import { WaitBox } from './wait-box';
 
-export type HistoryEntry = { readonly id: string; readonly at: number; readonly by: string; readonly kind: keyof typeof EVENT_KINDS; readonly note: string; readonly undone: boolean };
-export type LedgerActions = { readonly startWait: SaveAction; readonly endWait: SaveAction; readonly addPhoto: (form: FormData) => Promise<{ readonly ok: boolean }>; readonly undo: SaveAction; readonly reopen: SaveAction; readonly leave: SaveAction };
+export type HistoryEntry = {
+  readonly id: string;
+  readonly at: number;
+  readonly by: string;
+  readonly kind: keyof typeof EVENT_KINDS;
+  readonly note: string;
+  readonly undone: boolean;
+};
+export type LedgerActions = {
+  readonly startWait: SaveAction;
+  readonly endWait: SaveAction;
+  readonly addPhoto: (form: FormData) => Promise<{ readonly ok: boolean }>;
+  readonly undo: SaveAction;
+  readonly reopen: SaveAction;
+  readonly leave: SaveAction;
+};
 
 /** Beside every station: cautions, waits, photos, what a lead may do, and the unit's history. */
-export function Ledger({ record, station, person, history, undoable, actions, now }: {
+export function Ledger({
+  record,
+  station,
+  person,
+  history,
+  undoable,
+  actions,
+  now,
+}: {
   readonly record: UnitRecord;
   readonly station: Station;
   readonly person: Person;
@@ -34,12 +56,20 @@ export function Ledger({ record, station, person, history, undoable, actions, no
           {text}
         </p>
       ))}
-      {record.steps.filter((s) => s.station === station && (s.note !== '' || s.override !== null)).map((s) => (
-        <p key={s.id} className="border-l-4 border-line pl-3 text-ink2">
-          {s.override === null ? s.note : `Overridden: ${s.unmet.join(' ')} Reason: ${s.override}`}
-        </p>
-      ))}
-      <WaitBox target={target} timers={record.timers} startWait={actions.startWait} endWait={actions.endWait} open={inShop && may(person.role, 'bench')} />
+      {record.steps
+        .filter((s) => s.station === station && (s.note !== '' || s.override !== null))
+        .map((s) => (
+          <p key={s.id} className="border-l-4 border-line pl-3 text-ink2">
+            {s.override === null ? s.note : `Overridden: ${s.unmet.join(' ')} Reason: ${s.override}`}
+          </p>
+        ))}
+      <WaitBox
+        target={target}
+        timers={record.timers}
+        startWait={actions.startWait}
+        endWait={actions.endWait}
+        open={inShop && may(person.role, 'bench')}
+      />
       <PhotoBox unitId={record.unit.id} photos={record.photos} addPhoto={actions.addPhoto} open={inShop} />
       <section>
         <h2 className="head mb-1">History</h2>
@@ -58,7 +88,9 @@ export function Ledger({ record, station, person, history, undoable, actions, no
           ))}
         </ol>
       </section>
-      {may(person.role, 'reopen') && <LeadBox target={target} done={record.steps.map((s) => s.station)} inShop={inShop} reopen={actions.reopen} leave={actions.leave} />}
+      {may(person.role, 'reopen') && (
+        <LeadBox target={target} done={record.steps.map((s) => s.station)} inShop={inShop} reopen={actions.reopen} leave={actions.leave} />
+      )}
     </div>
   );
 }

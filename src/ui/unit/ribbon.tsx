@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import { saySkip, type Stop } from '@/core/route/route';
+import { type Stop, saySkip } from '@/core/route/route';
 import { STATION_WORDS, type Station } from '@/core/route/station';
 import { sayWhyNot } from '@/core/route/why-not';
 
@@ -9,8 +9,16 @@ export function Ribbon({ tag, route, here }: { readonly tag: string; readonly ro
   const [before, after] = [route[at - 1]?.station, route[at + 1]?.station];
   return (
     <nav aria-label="Route" className="flex items-stretch gap-x-1 overflow-x-auto border-b border-line bg-plate px-3">
-      {before !== undefined && <Link data-key="[" href={`/units/${tag}/${before}`} className="sr-only" tabIndex={-1}>Station before</Link>}
-      {after !== undefined && <Link data-key="]" href={`/units/${tag}/${after}`} className="sr-only" tabIndex={-1}>Station after</Link>}
+      {before !== undefined && (
+        <Link data-key="[" href={`/units/${tag}/${before}`} className="sr-only" tabIndex={-1}>
+          Station before
+        </Link>
+      )}
+      {after !== undefined && (
+        <Link data-key="]" href={`/units/${tag}/${after}`} className="sr-only" tabIndex={-1}>
+          Station after
+        </Link>
+      )}
       {route.map((stop) => (
         <Link
           key={stop.station}

@@ -8,7 +8,15 @@ import { useSave } from '../save/use-save';
 import type { SaveAction, UnitTarget } from './unit-actions';
 
 /** Signs a station off; says what is missing while it may not be, and lets a lead pass over it with a reason. */
-export function SignOffBar({ target, station, text, unmet, role, signOff, note = '' }: {
+export function SignOffBar({
+  target,
+  station,
+  text,
+  unmet,
+  role,
+  signOff,
+  note = '',
+}: {
   readonly target: UnitTarget;
   readonly station: Station;
   readonly text: string;
@@ -23,7 +31,12 @@ export function SignOffBar({ target, station, text, unmet, role, signOff, note =
   const busy = saving.kind === 'saving';
   return (
     <div className="grid gap-2">
-      <button type="button" className="btn w-fit" disabled={unmet.length > 0 || busy || !may(role, 'bench')} onClick={() => void save({ station, note, override: null })}>
+      <button
+        type="button"
+        className="btn w-fit"
+        disabled={unmet.length > 0 || busy || !may(role, 'bench')}
+        onClick={() => void save({ station, note, override: null })}
+      >
         {text}
       </button>
       {unmet.length > 0 && (
@@ -33,8 +46,20 @@ export function SignOffBar({ target, station, text, unmet, role, signOff, note =
             <p key={u}>{u}</p>
           ))}
           {may(role, 'override') && may(role, 'bench') && (
-            <form className="mt-2 flex flex-wrap gap-2" onSubmit={(e) => { e.preventDefault(); void save({ station, note, override: reason }); }}>
-              <input className="field max-w-xs" aria-label="Reason for passing over this" placeholder="Reason, as it will stand on the certificate" value={reason} onChange={(e) => setReason(e.target.value)} />
+            <form
+              className="mt-2 flex flex-wrap gap-2"
+              onSubmit={(e) => {
+                e.preventDefault();
+                void save({ station, note, override: reason });
+              }}
+            >
+              <input
+                className="field max-w-xs"
+                aria-label="Reason for passing over this"
+                placeholder="Reason, as it will stand on the certificate"
+                value={reason}
+                onChange={(e) => setReason(e.target.value)}
+              />
               <button type="submit" className="btn-quiet" disabled={reason.trim().length < 3 || busy}>
                 Override as lead
               </button>

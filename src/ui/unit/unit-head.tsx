@@ -13,7 +13,19 @@ import { SectionDrawing } from '../drawing/section-drawing';
 import { Tag } from '../drawing/tag';
 
 /** What heads every page of a unit: its tag and facts, and its section to scale, as it stands now. */
-export function UnitHead({ record, units, rules, now, station }: { readonly record: UnitRecord; readonly units: Units; readonly rules: Rules; readonly now: number; readonly station: string }) {
+export function UnitHead({
+  record,
+  units,
+  rules,
+  now,
+  station,
+}: {
+  readonly record: UnitRecord;
+  readonly units: Units;
+  readonly rules: Rules;
+  readonly now: number;
+  readonly station: string;
+}) {
   const { unit, job } = record;
   const family = FAMILIES[unit.family];
   const verdict = currentVerdict(record);
@@ -26,7 +38,7 @@ export function UnitHead({ record, units, rules, now, station }: { readonly reco
       <div>
         <Tag text={tagOf(unit)} />
         <h1 className="mt-1.5 text-lg leading-tight font-bold">
-          {family.label}, ⌀ {sayNominal(unit.geometry.nominalMm)}
+          {family.label}, ⌀&nbsp;{sayNominal(unit.geometry.nominalMm)}
         </h1>
         <p className="mt-1 text-ink2">
           {job.machine}

@@ -9,10 +9,29 @@ import { useNow } from '../shell/use-now';
 import type { SaveAction, UnitTarget } from './unit-actions';
 
 /** Usual waits, minutes. */
-const WAITS = { 'penetrant soak': 240, 'seal soak': 10, 'paint, air cure': 4320, 'thread locker': 30, 'parts on order': 2880, approval: 1440 } as const;
+const WAITS = {
+  'penetrant soak': 240,
+  'seal soak': 10,
+  'paint, air cure': 4320,
+  'thread locker': 30,
+  'parts on order': 2880,
+  approval: 1440,
+} as const;
 
 /** The unit's waits, and a way to start one. */
-export function WaitBox({ target, timers, startWait, endWait, open }: { readonly target: UnitTarget; readonly timers: readonly Timer[]; readonly startWait: SaveAction; readonly endWait: SaveAction; readonly open: boolean }) {
+export function WaitBox({
+  target,
+  timers,
+  startWait,
+  endWait,
+  open,
+}: {
+  readonly target: UnitTarget;
+  readonly timers: readonly Timer[];
+  readonly startWait: SaveAction;
+  readonly endWait: SaveAction;
+  readonly open: boolean;
+}) {
   const starting = useSave(startWait, target);
   const ending = useSave(endWait, target);
   const [label, setLabel] = useState<keyof typeof WAITS>('penetrant soak');
@@ -37,14 +56,37 @@ export function WaitBox({ target, timers, startWait, endWait, open }: { readonly
       ))}
       {open && (
         <div className="flex flex-wrap items-end gap-2">
-          <select data-key="t" className="field w-auto" aria-label="Wait for" value={label} onChange={(e) => { const next = e.target.value as keyof typeof WAITS; setLabel(next); setMinutes(WAITS[next]); }}>
+          <select
+            data-key="t"
+            className="field w-auto"
+            aria-label="Wait for"
+            value={label}
+            onChange={(e) => {
+              const next = e.target.value as keyof typeof WAITS;
+              setLabel(next);
+              setMinutes(WAITS[next]);
+            }}
+          >
             {Object.keys(WAITS).map((w) => (
               <option key={w}>{w}</option>
             ))}
           </select>
-          <input type="number" min={1} className="field w-20" aria-label="Minutes" value={minutes} onChange={(e) => setMinutes(Number(e.target.value))} />
+          <input
+            type="number"
+            min={1}
+            className="field w-20"
+            aria-label="Minutes"
+            value={minutes}
+            onChange={(e) => setMinutes(Number(e.target.value))}
+          />
           <span className="pb-3 text-ink2">min</span>
-          <button type="button" className="btn-quiet" disabled={!(minutes >= 1)} title="Start a wait (t)" onClick={() => void starting.save({ label, minutes })}>
+          <button
+            type="button"
+            className="btn-quiet"
+            disabled={!(minutes >= 1)}
+            title="Start a wait (t)"
+            onClick={() => void starting.save({ label, minutes })}
+          >
             Start
           </button>
         </div>

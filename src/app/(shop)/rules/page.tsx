@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
-import { RULE_NAMES, RULES } from '@/core/rules/rule-set';
 import { sayFullDate } from '@/core/quantity/say-time';
+import { RULE_NAMES, RULES } from '@/core/rules/rule-set';
 import { theDb } from '@/db/connection';
 import { rulesInForce } from '@/db/stations/bore';
 
@@ -30,7 +30,9 @@ export default async function RulesPage() {
               <th scope="row" className="cell font-normal">
                 {name}
               </th>
-              <td className="cell font-bold whitespace-nowrap">{set.rules[name] === null ? 'by table' : `${set.rules[name]} ${RULES[name].unit}`}</td>
+              <td className="cell font-bold whitespace-nowrap">
+                {set.rules[name] === null ? 'by table' : `${set.rules[name]} ${RULES[name].unit}`}
+              </td>
               <td className="cell text-ink2">{RULES[name].why}</td>
             </tr>
           ))}

@@ -10,5 +10,7 @@ export async function GET(_: Request, { params }: { params: Promise<{ id: string
   const hash = await photoHash(await theDb(), (await params).id);
   const bytes = hash === undefined ? undefined : await readFile(photoFile(hash)).catch(() => undefined);
   if (bytes === undefined) return problem(404, 'There is no such photo.');
-  return new Response(new Uint8Array(bytes), { headers: { 'content-type': 'image/webp', 'cache-control': 'private, max-age=31536000, immutable' } });
+  return new Response(new Uint8Array(bytes), {
+    headers: { 'content-type': 'image/webp', 'cache-control': 'private, max-age=31536000, immutable' },
+  });
 }

@@ -24,7 +24,14 @@ export async function generateMetadata({ params }: Params): Promise<Metadata> {
   return { title: `${tag} · ${STATION_WORDS[station as Station] ?? station}` };
 }
 
-const LEDGER_ACTIONS = { startWait: startWaitAction, endWait: endWaitAction, addPhoto: addPhotoAction, undo: undoAction, reopen: reopenAction, leave: leaveAction };
+const LEDGER_ACTIONS = {
+  startWait: startWaitAction,
+  endWait: endWaitAction,
+  addPhoto: addPhotoAction,
+  undo: undoAction,
+  reopen: reopenAction,
+  leave: leaveAction,
+};
 
 export default async function StationPage({ params }: Params) {
   const { tag, station: name } = await params;
@@ -35,9 +42,16 @@ export default async function StationPage({ params }: Params) {
   const record = id === undefined ? undefined : await loadUnit(db, id);
   if (record === undefined || station === undefined) notFound();
   const person = await personOrSignIn();
-  const [units, rules, history, last] = await Promise.all([unitsOf(), rulesInForce(db), historyOf(db, record.unit.id), undoable(db, record.unit.id, person)]);
+  const [units, rules, history, last] = await Promise.all([
+    unitsOf(),
+    rulesInForce(db),
+    historyOf(db, record.unit.id),
+    undoable(db, record.unit.id, person),
+  ]);
   const now = Date.now();
-  const ledger = <Ledger record={record} station={station} person={person} history={history} undoable={last?.kind} actions={LEDGER_ACTIONS} now={now} />;
+  const ledger = (
+    <Ledger record={record} station={station} person={person} history={history} undoable={last?.kind} actions={LEDGER_ACTIONS} now={now} />
+  );
   return (
     <>
       <UnitHead record={record} units={units} rules={rules.rules} now={now} station={station} />

@@ -1,0 +1,72 @@
+// npm test: everything that is checked, from a bare checkout to one closing line.
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { build, environment, has, install, needNode, needRoom, ROOT, say, stop } from './steps.mjs';
+
+needNode();
+needRoom(join(ROOT, 'node_modules'));
+await install();
+chromium();
+
+const reports = mkdtempSync(join(tmpdir(), 'eddrin-test-'));
+let [passed, failed] = [0, 0];
+
+/** One tool that passes or fails as a whole. */
+const check = (name, command, args) => {
+  say(name);
+  const { status } = spawnSync(command, args, { cwd: ROOT, env: environment(), stdio: ['ignore', 'inherit', 'inherit'] });
+  if (status === 0) passed += 1;
+  else {
+    failed += 1;
+    console.error(`✗ ${name}`);
+  }
+};
+
+/** One project of tests, counted test by test; a run that broke off counts as one failure. */
+const suite = (name) => {
+  say(`${name} tests`);
+  const report = join(reports, `${name}.json`);
+  const { status } = spawnSync(
+    process.execPath,
+    ['node_modules/vitest/vitest.mjs', 'run', '--project', name, '--reporter=dot', '--reporter=json', `--outputFile.json=${report}`],
+    {
+      cwd: ROOT,
+      env: environment(),
+      stdio: ['ignore', 'inherit', 'inherit'],
+    },
+  );
+  const counts = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : { numPassedTests: 0, numFailedTests: 1 };
+  passed += counts.numPassedTests;
+  failed += counts.numFailedTests;
+  if (status !== 0 && counts.numFailedTests === 0) failed += 1;
+};
+
+check('lint, format and boundaries', process.execPath, ['node_modules/@biomejs/biome/bin/biome', 'check', '--error-on-warnings', '.']);
+check('types', process.execPath, ['node_modules/typescript/bin/tsc', '--noEmit', '-p', '.']);
+suite('unit');
+suite('server');
+await build('.next-test');
+suite('browser');
+
+rmSync(reports, { recursive: true, force: true });
+console.log(`\n${passed} passed, ${failed} failed`);
+process.exit(failed === 0 ? 0 : 1);
+
+/** The browser that the interface is tested in: `CHROMIUM_PATH`, or Debian's, installed if need be. */
+function chromium() {
+  if (process.env.CHROMIUM_PATH !== undefined) {
+    if (!existsSync(process.env.CHROMIUM_PATH)) stop(`CHROMIUM_PATH names ${process.env.CHROMIUM_PATH}, which is not there.`);
+    return;
+  }
+  if (existsSync('/usr/bin/chromium')) return;
+  if (!has('apt-get') || process.getuid?.() !== 0)
+    stop('The interface is tested in Chromium. Install it (apt-get install chromium), or name one with CHROMIUM_PATH.');
+  say('installing Chromium (apt-get) …');
+  const apt = (...args) =>
+    spawnSync('apt-get', args, { env: environment({ DEBIAN_FRONTEND: 'noninteractive' }), stdio: ['ignore', 'ignore', 'inherit'] }).status;
+  apt('update', '-qq');
+  if (apt('install', '-y', '-qq', '--no-install-recommends', 'chromium') !== 0)
+    stop('Chromium could not be installed. Name one with CHROMIUM_PATH.');
+}

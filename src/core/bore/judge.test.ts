@@ -1,0 +1,100 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, test } from 'vitest';
+import { STANDARD_RULES } from '../rules/rule-set';
+import { type JudgeInput, judgeBore } from './judge';
+import type { Mark } from './mark';
+
+const example = JSON.parse(readFileSync(new URL('../../../docs/contracts/judge.example.json', import.meta.url), 'utf8'))
+  .request as JudgeInput;
+const mark = (more: Partial<Mark>): Mark => ({
+  id: 'm',
+  kind: 'pit',
+  x0Mm: 38,
+  x1Mm: 39,
+  clock0Deg: 0,
+  clock1Deg: 5,
+  cleaned: true,
+  ...more,
+});
+const judge = (more: Partial<JudgeInput>) => judgeBore({ ...example, marks: [], ...more }, STANDARD_RULES);
+const one = (m: Partial<Mark>, more: Partial<JudgeInput> = {}) => judge({ marks: [mark(m)], ...more }).marks[0];
+
+describe('a mark, by where it lies and how deep it is', () => {
+  test.each<[string, Partial<Mark>, Partial<JudgeInput>, string]>([
+    ['a crack anywhere', { kind: 'crack', x0Mm: 5, x1Mm: 6 }, {}, 'scrap'],
+    ['a pit clear of all lanes', { x0Mm: 5, x1Mm: 6, depthUm: 300 }, {}, 'reuse'],
+    ['a ridge at the mouth', { kind: 'ridge', x0Mm: 1, x1Mm: 3 }, {}, 'polish'],
+    ['a ridge past the deepest lane', { kind: 'ridge', x0Mm: 53, x1Mm: 53.5 }, {}, 'reuse'],
+    ['the same in a through bore', { kind: 'ridge', x0Mm: 53, x1Mm: 53.5 }, { family: 'wheel-double' }, 'polish'],
+    ['a dirty pit', { cleaned: false, depthUm: 3 }, {}, 'undecided'],
+    ['a pit of unknown depth', {}, {}, 'undecided'],
+    ['a cleaned stain', { kind: 'stain' }, {}, 'reuse'],
+    ['swept, 5 µm may stay', { depthUm: 5 }, {}, 'polish'],
+    ['swept, 5 µm and its uncertainty may not', { depthUm: 5, depthUncertaintyUm: 1 }, {}, 'hone'],
+    ['parked, 5 µm may not', { x0Mm: 33, x1Mm: 34, depthUm: 5 }, {}, 'hone'],
+    ['touching the parked band at its very edge', { x0Mm: 35.25, x1Mm: 36, depthUm: 5 }, {}, 'hone'],
+    ['too deep to cut out', { depthUm: 40 }, {}, 'sleeve'],
+    ['the same with a thin wall', { depthUm: 40 }, { bore: { ...example.bore, wallMm: 2.9 } }, 'scrap'],
+    ['sleeve-first', { depthUm: 6 }, { school: 'sleeve-first' }, 'sleeve'],
+    ['keep-the-skin, 2 × 3 µm polishes out where 2 may stay', { x0Mm: 33, x1Mm: 34, depthUm: 3 }, { school: 'keep-the-skin' }, 'polish'],
+    ['keep-the-skin, deeper', { depthUm: 6 }, { school: 'keep-the-skin' }, 'sleeve'],
+    ['lost anodising where the skin is kept', { kind: 'lost-anodising' }, { material: 'alloy-anodised' }, 'sleeve'],
+    ['lost anodising under a static seal', { kind: 'lost-anodising', x0Mm: 55, x1Mm: 56 }, { material: 'alloy-anodised' }, 'polish'],
+    ['a static seat is never honed', { x0Mm: 55, x1Mm: 56, depthUm: 21 }, {}, 'sleeve'],
+    ['without readings a shallow one is still polished', { depthUm: 4 }, { readings: null }, 'polish'],
+    ['without readings a deeper one waits', { depthUm: 14 }, { readings: null }, 'undecided'],
+  ])('%s', (_, m, more, outcome) => expect(one(m, more)?.outcome).toBe(outcome));
+
+  test('a pit on the long axis counts from the high, interpolated between stations', () => {
+    // Highs at 33 and 48 mm: 20.66450342 and 20.66212612; at 40.5, halfway, plus 2 × (10 + 5) µm.
+    expect(one({ x0Mm: 40.5, x1Mm: 40.5, depthUm: 10 })?.needsDiaMm).toBeCloseTo((20.66450342 + 20.66212612) / 2 + 0.03, 6);
+  });
+});
+
+describe('the whole bore', () => {
+  test('clean, gauged, inside the limit: reuse', () => expect(judge({}).outcome).toBe('reuse'));
+
+  test('a certain sleeve is not held back by open questions', () => {
+    const answer = judge({ marks: [mark({ depthUm: 40 }), mark({ id: 'n', cleaned: false })] });
+    expect([answer.outcome, answer.targetDiaMm, answer.toDo.map((t) => t.markId)]).toEqual(['sleeve', null, ['n']]);
+  });
+
+  test('an undecided bore keeps the target that its other marks ask for', () => {
+    const answer = judge({ marks: [mark({ depthUm: 9 }), mark({ id: 'n', cleaned: false })] });
+    expect([answer.outcome, answer.targetDiaMm]).toEqual(['undecided', 20.695]);
+  });
+
+  test('worn past the limit as it is', () => expect(judge({ pistonDiaMm: 20.54 }).outcome).toBe('sleeve'));
+
+  test('ungauged: every moving lane is asked for', () => {
+    const answer = judge({ readings: [] });
+    expect([answer.outcome, answer.gauge, answer.toDo.map((t) => t.sealId)]).toEqual(['undecided', null, ['primary', 'secondary']]);
+  });
+
+  test('gauged across one diameter only: the lanes are asked for again', () => {
+    const answer = judge({ readings: (example.readings ?? []).filter((r) => r.clockDeg === 0) });
+    expect(answer.toDo.map((t) => [t.what, t.sealId])).toEqual([
+      ['gauge', 'primary'],
+      ['gauge', 'secondary'],
+    ]);
+  });
+
+  test('a piston that does not pass', () => expect(judge({ pistonDiaMm: 20.66 }).toDo.map((t) => t.what)).toEqual(['check-piston']));
+
+  test.each([
+    ['hone-to-limit', 'hone'],
+    ['keep-the-skin', 'undecided'],
+    ['sleeve-first', 'sleeve'],
+  ] as const)('out of form under %s: %s', (school, outcome) => {
+    const readings = (example.readings ?? []).map((r) => ({ ...r, diaMm: r.diaMm + (r.clockDeg === 90 && r.xMm === 33 ? 0.03 : 0) }));
+    const answer = judge({ readings, school });
+    expect(answer.outcome).toBe(outcome);
+    expect(answer.formDiaMm).not.toBeNull();
+  });
+
+  test('every reason can be read to a customer: a sentence', () => {
+    const answer = judge({ marks: [mark({ depthUm: 40 }), mark({ id: 'n', kind: 'score', cleaned: true })] });
+    for (const text of [...answer.reasons, ...answer.marks.map((m) => m.reason), ...answer.toDo.map((t) => t.text)])
+      expect(text).toMatch(/^[A-Z].*[.]$/);
+  });
+});

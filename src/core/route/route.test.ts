@@ -1,0 +1,120 @@
+import { describe, expect, test } from 'vitest';
+import { FAMILIES } from '../family/family';
+import { afterWrongPin, isLocked } from '../people/lock-out';
+import { DOINGS, may, ROLES } from '../people/role';
+import { emptyTray, usualFate } from '../strip/tray';
+import type { RouteFacts } from './facts';
+import { routeOf, stationNow } from './route';
+import { sayWhyNot, whyNotDone } from './why-not';
+
+const family = FAMILIES['master-tandem'];
+const tray = emptyTray(family, (s) => s.id).map((p) => ({
+  ...p,
+  found: 'present' as const,
+  condition: 'worn' as const,
+  fate: usualFate(p.kind, 'worn'),
+}));
+const facts = (more: Partial<RouteFacts>): RouteFacts => ({
+  family,
+  done: ['book-in'],
+  tray,
+  gauged: false,
+  verdict: null,
+  uncovered: null,
+  proof: null,
+  signedBy: [],
+  ...more,
+});
+const before = ['book-in', 'strip', 'clean', 'gauge', 'judge'] as const;
+
+describe('where a unit is', () => {
+  test.each<[string, Partial<RouteFacts>, string | undefined]>([
+    ['booked in', {}, 'strip'],
+    ['judged for honing', { done: before, verdict: { outcome: 'hone', toDo: [] } }, 'hone'],
+    ['judged for a sleeve', { done: before, verdict: { outcome: 'sleeve', toDo: [] } }, 'sleeve'],
+    ['judged good', { done: before, verdict: { outcome: 'reuse', toDo: [] } }, 'kit'],
+    ['cut: gauged again', { done: ['book-in', 'strip', 'clean', 'hone'], verdict: null }, 'gauge'],
+    ['closed up', { done: [...before, 'kit', 'close-up'], verdict: { outcome: 'reuse', toDo: [] } }, 'set'],
+    [
+      'a wheel cylinder has no gap',
+      { family: FAMILIES['wheel-double'], done: [...before, 'kit', 'close-up'], verdict: { outcome: 'reuse', toDo: [] } },
+      'prove',
+    ],
+    ['all done', { done: [...before, 'kit', 'close-up', 'set', 'prove', 'release'], verdict: { outcome: 'reuse', toDo: [] } }, undefined],
+  ])('%s', (_, more, station) => expect(stationNow(routeOf(facts(more)))).toBe(station));
+});
+
+describe('why not', () => {
+  const why = (station: Parameters<typeof whyNotDone>[0], more: Partial<RouteFacts>) => whyNotDone(station, facts(more)).map((w) => w.code);
+  const closed = tray.map((p) => ({
+    ...p,
+    goesIn: {
+      piece: p.fate === 'refitted' ? ('same' as const) : ('new' as const),
+      faces: p.kind !== 'cup' ? null : p.slotId === 'floating-rear' ? ('open' as const) : ('blind' as const),
+    },
+  }));
+
+  test('strip: every part recorded, with a fate, no rubber kept', () => {
+    expect(why('strip', { tray: emptyTray(family, (s) => s.id) })).toEqual(['not-looked']);
+    expect(why('strip', { tray: tray.map((p) => ({ ...p, fate: 'refitted' as const })) })).toEqual(['rubber-reused']);
+    expect(why('strip', {})).toEqual([]);
+  });
+
+  test('close up: nothing left out, nothing old, nothing turned', () => {
+    expect(why('close-up', { tray: closed })).toEqual([]);
+    expect(why('close-up', { tray: closed.map((p, i) => (i === 3 ? { ...p, goesIn: null } : p)) })).toEqual(['not-in']);
+    const turned = closed.map((p) =>
+      p.slotId === 'rear-primary' ? { ...p, goesIn: { piece: 'new' as const, faces: 'open' as const } } : p,
+    );
+    expect(why('close-up', { tray: turned })).toEqual(['facing-wrong']);
+    const oldCup = closed.map((p) =>
+      p.slotId === 'secondary' ? { ...p, goesIn: { piece: 'same' as const, faces: 'blind' as const } } : p,
+    );
+    expect(why('close-up', { tray: oldCup })).toEqual(['not-new']);
+  });
+
+  test('the later stations', () => {
+    expect(why('judge', { verdict: { outcome: 'scrap', toDo: [] } })).toEqual(['scrap']);
+    expect(why('judge', { verdict: { outcome: 'undecided', toDo: ['Clean mark m1.'] } })).toEqual(['open-questions']);
+    expect(why('kit', { uncovered: ['boot'] })).toEqual(['uncovered']);
+    expect(why('prove', { proof: 'fail' })).toEqual(['proof']);
+    expect(why('release', { signedBy: ['a'] })).toEqual(['signatures']);
+    expect(why('release', { signedBy: ['a', 'b'] })).toEqual([]);
+  });
+
+  test('every condition is a sentence', () => {
+    const all = [
+      facts({ tray: emptyTray(family, (s) => s.id) }),
+      facts({ tray: closed.map((p) => ({ ...p, goesIn: null })) }),
+      facts({ uncovered: ['boot'], proof: 'hold-longer', signedBy: ['a'] }),
+    ];
+    const texts = all.flatMap((f) =>
+      (['strip', 'gauge', 'judge', 'kit', 'close-up', 'prove', 'release'] as const).flatMap((s) => whyNotDone(s, f).map(sayWhyNot)),
+    );
+    expect(texts.length).toBeGreaterThan(8);
+    for (const text of texts) expect(text).toMatch(/^[A-Z0-9].*\.$/);
+  });
+});
+
+test('who may do what', () => {
+  expect(Object.fromEntries(ROLES.map((role) => [role, DOINGS.filter((d) => may(role, d))]))).toEqual({
+    technician: ['see', 'book-in', 'bench', 'kit', 'sign-first'],
+    lead: ['see', 'book-in', 'bench', 'kit', 'override', 'reopen', 'exit', 'sign-first', 'sign-second'],
+    counter: ['see', 'book-in', 'kit'],
+    owner: ['see', 'book-in', 'override', 'reopen', 'exit', 'sign-second'],
+  });
+});
+
+test('wrong PINs: four are free, the fifth locks for a minute, each further one twice as long, an hour at most', () => {
+  let state = { failedPins: 0, lockedUntil: null as number | null };
+  const locks = Array.from({ length: 14 }, () => {
+    state = { ...afterWrongPin(state, 0) };
+    return state.lockedUntil;
+  });
+  expect(locks.slice(0, 7)).toEqual([null, null, null, null, 60_000, 120_000, 240_000]);
+  expect(locks.at(-1)).toBe(3_600_000);
+  expect([isLocked({ failedPins: 5, lockedUntil: 60_000 }, 59_999), isLocked({ failedPins: 5, lockedUntil: 60_000 }, 60_000)]).toEqual([
+    true,
+    false,
+  ]);
+});
