@@ -38,8 +38,8 @@ describe('a mark, by where it lies and how deep it is', () => {
     ['sleeve-first', { depthUm: 6 }, { school: 'sleeve-first' }, 'sleeve'],
     ['keep-the-skin, 2 × 3 µm polishes out where 2 may stay', { x0Mm: 33, x1Mm: 34, depthUm: 3 }, { school: 'keep-the-skin' }, 'polish'],
     ['keep-the-skin, deeper', { depthUm: 6 }, { school: 'keep-the-skin' }, 'sleeve'],
-    ['lost anodising where the skin is kept', { kind: 'lost-anodising' }, { material: 'alloy-anodised' }, 'sleeve'],
-    ['lost anodising under a static seal', { kind: 'lost-anodising', x0Mm: 55, x1Mm: 56 }, { material: 'alloy-anodised' }, 'polish'],
+    ['lost anodising where the skin is kept', { kind: 'lost-anodising' }, { material: 'alloy-anodised', school: null }, 'sleeve'],
+    ['lost anodising under a static seal', { kind: 'lost-anodising', x0Mm: 55, x1Mm: 56 }, { material: 'alloy-anodised', school: null }, 'polish'],
     ['a static seat is never honed', { x0Mm: 55, x1Mm: 56, depthUm: 21 }, {}, 'sleeve'],
     ['without readings a shallow one is still polished', { depthUm: 4 }, { readings: null }, 'polish'],
     ['without readings a deeper one waits', { depthUm: 14 }, { readings: null }, 'undecided'],
@@ -56,7 +56,7 @@ describe('the whole bore', () => {
 
   test('a certain sleeve is not held back by open questions', () => {
     const answer = judge({ marks: [mark({ depthUm: 40 }), mark({ id: 'n', cleaned: false })] });
-    expect([answer.outcome, answer.targetDiaMm, answer.toDo.map((t) => t.markId)]).toEqual(['sleeve', null, ['n']]);
+    expect([answer.outcome, answer.targetDiaMm, answer.toDo.map((t) => 'markId' in t && t.markId)]).toEqual(['sleeve', null, ['n']]);
   });
 
   test('an undecided bore keeps the target that its other marks ask for', () => {
@@ -68,12 +68,12 @@ describe('the whole bore', () => {
 
   test('ungauged: every moving lane is asked for', () => {
     const answer = judge({ readings: [] });
-    expect([answer.outcome, answer.gauge, answer.toDo.map((t) => t.sealId)]).toEqual(['undecided', null, ['primary', 'secondary']]);
+    expect([answer.outcome, answer.gauge, answer.toDo.map((t) => 'sealId' in t && t.sealId)]).toEqual(['undecided', null, ['primary', 'secondary']]);
   });
 
   test('gauged across one diameter only: the lanes are asked for again', () => {
     const answer = judge({ readings: (example.readings ?? []).filter((r) => r.clockDeg === 0) });
-    expect(answer.toDo.map((t) => [t.what, t.sealId])).toEqual([
+    expect(answer.toDo.map((t) => [t.what, 'sealId' in t && t.sealId])).toEqual([
       ['gauge', 'primary'],
       ['gauge', 'secondary'],
     ]);
