@@ -42,6 +42,14 @@ export async function seedDemo(db: Db, now: number, stories: readonly Story[] = 
   return truths;
 }
 
+/** Work is done by day: what fell at night was done the afternoon before. */
+const byDay = (at: number): number => {
+  const date = new Date(at);
+  if (date.getHours() >= 8 && date.getHours() <= 15) return at;
+  if (date.getHours() < 8) date.setDate(date.getDate() - 1);
+  return date.setHours(13);
+};
+
 /** Promises are for the shop's hours: by night they move to the next noon; what is late stays late. */
 const atWork = (due: number, now: number): number => {
   const date = new Date(due);
@@ -62,7 +70,7 @@ const live = async (db: Db, story: Story, index: number, now: number, random: Ra
   const [joss, pell, maren, ida] = PEOPLE as readonly [(typeof PEOPLE)[0], (typeof PEOPLE)[0], (typeof PEOPLE)[0], (typeof PEOPLE)[0]];
   const bench = index % 2 === 0 ? joss : pell;
   const unitId = `demo-${String(index + 1).padStart(3, '0')}`;
-  const at = now - story.inH * HOUR_MS;
+  const at = byDay(now - story.inH * HOUR_MS);
   const due = atWork(Math.round((now + story.dueH * HOUR_MS) / 1_800_000) * 1_800_000, now);
   const booked = await bookIn(db, ida, at, {
     unitId,

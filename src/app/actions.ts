@@ -190,10 +190,15 @@ export const startRunAction = act('bench', RunDoor, async (i, { db, person, now 
       analysis: run.analysis,
     }).catch(console.error);
   });
-  return started.ok ? begun : fail({ code: 'refused', reasons: [`The rig is busy with ${started.error.tag}.`] });
+  if (started.ok) return begun;
+  const because = `the rig was busy with ${started.error.tag}`;
+  const change = changeOf({ eventId: `${i.eventId}-end`, unitId: i.unitId, version: null }, person, now, 'run-ended', because);
+  await endRun(db, change, { runId: i.eventId, rig: '', state: 'broken', because, samples: [], analysis: null });
+  return fail({ code: 'refused', reasons: [`The rig is busy with ${started.error.tag}.`] });
 });
 
-export const abortRunAction = act('bench', z.object({}), async (_, { person }) => {
+/** Anyone may let the pressure down. */
+export const abortRunAction = act('see', z.object({}), async (_, { person }) => {
   theRig().abort(`let down by ${person.name}`);
   return ok(null);
 });

@@ -1,9 +1,10 @@
-import { and, desc, eq, getTableColumns, inArray, sql } from 'drizzle-orm';
+import { and, asc, eq, getTableColumns, gt, inArray, sql } from 'drizzle-orm';
 import type { Person } from '@/core/people/role';
 import { fail, ok, type Result } from '@/core/result';
-import type { EventKind } from '@/core/unit/event-kind';
+import { AFTER_LEAVING, type EventKind } from '@/core/unit/event-kind';
 import { summaryOf } from '@/core/unit/facts-of';
 import type { UnitRecord } from '@/core/unit/unit-record';
+import type { SaveError, Stale } from '@/core/wire/save-error';
 import type { Db, Tx } from './connection';
 import { type Edit, EventPayload, type Row, TRACKED, TRACKED_NAMES, type TrackedName } from './event-payload';
 import { loadUnit, toUnit } from './load-unit';
@@ -18,21 +19,13 @@ export type Change = {
   readonly at: number;
   /** The version the person was looking at; null for changes that only add and cannot clash. */
   readonly version: number | null;
+  /** Rows that the change rests on: what others did beside these does not clash with it. Absent: all of the unit. */
+  readonly restsOn?: readonly string[];
   readonly kind: EventKind;
   readonly note: string;
 };
 
-export type ChangeError =
-  | { readonly code: 'no-such-unit' }
-  | {
-      readonly code: 'stale';
-      readonly yours: number;
-      readonly theirs: number;
-      readonly by: string;
-      readonly at: number;
-      readonly what: string;
-    }
-  | { readonly code: 'refused'; readonly reasons: readonly string[] };
+export type ChangeError = Extract<SaveError, { readonly code: 'no-such-unit' | 'stale' | 'refused' }>;
 
 export type Changed = { readonly unitId: string; readonly version: number };
 
@@ -58,7 +51,10 @@ export async function changeUnit(
     const [row] = await tx.select().from(units).where(eq(units.id, change.unitId));
     const before = row?.version === ahead?.unit.version ? ahead : await loadUnit(tx, change.unitId);
     if (row === undefined || before === undefined) return fail({ code: 'no-such-unit' });
-    if (change.version !== null && change.version !== row.version) return fail(await staleness(tx, change.version, before));
+    if (before.unit.exit !== null && !AFTER_LEAVING.includes(change.kind))
+      return refused(`This unit has left the shop: ${before.unit.exit}.`);
+    const clash = change.version === null ? undefined : await staleness(tx, change, change.version, row.version);
+    if (clash !== undefined) return fail(clash);
     const edits = await decide(before, tx);
     if (!edits.ok) return edits;
     const others = edits.value.filter((e) => e.table !== 'units');
@@ -140,13 +136,17 @@ export async function appendEvent(tx: Tx, change: Omit<Change, 'version'>, versi
   });
 }
 
-const staleness = async (tx: Tx, yours: number, before: UnitRecord): Promise<ChangeError> => {
-  const [last] = await tx
-    .select({ by: people.name, at: unitEvents.at, what: unitEvents.kind })
+/** The clash of a change with what was done since its person looked; undefined when it rests on none of that. */
+const staleness = async (tx: Tx, change: Change, yours: number, theirs: number): Promise<Stale | undefined> => {
+  if (yours === theirs) return undefined;
+  const rows = await tx
+    .select({ by: people.name, at: unitEvents.at, kind: unitEvents.kind, note: unitEvents.note, payload: unitEvents.payload })
     .from(unitEvents)
     .innerJoin(people, eq(unitEvents.personId, people.id))
-    .where(and(eq(unitEvents.unitId, before.unit.id)))
-    .orderBy(desc(unitEvents.version))
-    .limit(1);
-  return { code: 'stale', yours, theirs: before.unit.version, by: last?.by ?? '', at: last?.at ?? 0, what: last?.what ?? '' };
+    .where(and(eq(unitEvents.unitId, change.unitId), gt(unitEvents.version, yours)))
+    .orderBy(asc(unitEvents.version));
+  const touched = new Set(rows.flatMap((r) => EventPayload.parse(r.payload).changes.map((c) => c.id)));
+  if (yours < theirs && change.restsOn !== undefined && !change.restsOn.some((id) => touched.has(id))) return undefined;
+  const since = rows.map(({ by, at, kind, note }) => ({ by, at, what: kind as EventKind, note }));
+  return { code: 'stale', yours: { version: yours, what: change.kind }, theirs: { version: theirs, since } };
 };

@@ -1,6 +1,6 @@
 import { hashPassword, verifyPassword } from 'better-auth/crypto';
 import { asc, eq } from 'drizzle-orm';
-import { afterWrongPin, isLocked } from '@/core/people/lock-out';
+import { afterWrongPin, isLocked, shopLockedUntil } from '@/core/people/lock-out';
 import type { Person } from '@/core/people/role';
 import { fail, ok, type Result } from '@/core/result';
 import { theAuth } from './auth';
@@ -36,11 +36,22 @@ export async function addPerson(db: Db, p: NewPerson, at: number): Promise<void>
 export const everyone = (db: Reader): Promise<readonly Person[]> =>
   db.select({ id: people.id, name: people.name, role: people.role, bench: people.bench }).from(people).orderBy(asc(people.name));
 
+/** When wrong PINs were tried at this server, oldest first; the last hundred. */
+let wrongPins: readonly number[] = [];
+
 /**
  * Is this the person's PIN? Every path that asks for one comes through here, so that the lock-out cannot be gone round.
  * @returns the same answer for a person who does not exist and for a wrong PIN
  */
 export async function checkPin(db: Db, personId: string, pin: string, now: number): Promise<Result<Person, PinError>> {
+  const shopUntil = shopLockedUntil(wrongPins, now);
+  if (shopUntil !== undefined) return fail({ code: 'locked', until: shopUntil });
+  const checked = await checkPersonPin(db, personId, pin, now);
+  if (!checked.ok) wrongPins = [...wrongPins.slice(-99), now];
+  return checked;
+}
+
+async function checkPersonPin(db: Db, personId: string, pin: string, now: number): Promise<Result<Person, PinError>> {
   const [row] = await db.select().from(people).innerJoin(accounts, eq(accounts.userId, people.id)).where(eq(people.id, personId));
   if (row === undefined || row.accounts.password === null) return fail({ code: 'wrong-pin' });
   const { people: person, accounts: account } = row;

@@ -85,6 +85,7 @@ export class RigKeeper {
       this.take(message, rules);
     };
     this.line = openRigLine(hear, broken);
+    if (this.listeners.size === 0) this.waitForPage();
     this.line.send({ cmd: 'begin', unit: order.tag });
     this.line.send({ cmd: 'pressurise', targetBar: order.targetBar });
     wait();
@@ -105,9 +106,12 @@ export class RigKeeper {
     if (this.run !== undefined) listener(this.run);
     return () => {
       this.listeners.delete(listener);
-      if (this.listeners.size === 0 && this.busy)
-        this.gone = setTimeout(() => this.abort('the page that watched the run is gone'), GONE_MS);
+      if (this.listeners.size === 0 && this.busy) this.waitForPage();
     };
+  }
+
+  private waitForPage(): void {
+    this.gone = setTimeout(() => this.abort('the page that watched the run is gone'), GONE_MS);
   }
 
   private take(

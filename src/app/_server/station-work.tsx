@@ -29,6 +29,7 @@ import { SignOffBar } from '@/ui/unit/sign-off-bar';
 import { StationFrame } from '@/ui/unit/station-frame';
 import {
   abortRunAction,
+  addPhotoAction,
   boreChangedAction,
   putKitBackAction,
   recordPartAction,
@@ -106,7 +107,7 @@ export async function StationWork({ record, station, person, units, rules, ledge
           ledger={ledger}
           aside={<div className="mb-4">{atWork ? signOff('Strip done') : <NotNow stop={stop} />}</div>}
         >
-          <Strip target={target} tray={record.tray} units={units} recordPart={recordPartAction} open={atWork} />
+          <Strip target={target} tray={record.tray} units={units} recordPart={recordPartAction} addPhoto={addPhotoAction} open={atWork} />
         </StationFrame>
       );
     case 'clean':

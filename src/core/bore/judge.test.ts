@@ -39,7 +39,12 @@ describe('a mark, by where it lies and how deep it is', () => {
     ['keep-the-skin, 2 × 3 µm polishes out where 2 may stay', { x0Mm: 33, x1Mm: 34, depthUm: 3 }, { school: 'keep-the-skin' }, 'polish'],
     ['keep-the-skin, deeper', { depthUm: 6 }, { school: 'keep-the-skin' }, 'sleeve'],
     ['lost anodising where the skin is kept', { kind: 'lost-anodising' }, { material: 'alloy-anodised', school: null }, 'sleeve'],
-    ['lost anodising under a static seal', { kind: 'lost-anodising', x0Mm: 55, x1Mm: 56 }, { material: 'alloy-anodised', school: null }, 'polish'],
+    [
+      'lost anodising under a static seal',
+      { kind: 'lost-anodising', x0Mm: 55, x1Mm: 56 },
+      { material: 'alloy-anodised', school: null },
+      'polish',
+    ],
     ['a static seat is never honed', { x0Mm: 55, x1Mm: 56, depthUm: 21 }, {}, 'sleeve'],
     ['without readings a shallow one is still polished', { depthUm: 4 }, { readings: null }, 'polish'],
     ['without readings a deeper one waits', { depthUm: 14 }, { readings: null }, 'undecided'],
@@ -68,7 +73,11 @@ describe('the whole bore', () => {
 
   test('ungauged: every moving lane is asked for', () => {
     const answer = judge({ readings: [] });
-    expect([answer.outcome, answer.gauge, answer.toDo.map((t) => 'sealId' in t && t.sealId)]).toEqual(['undecided', null, ['primary', 'secondary']]);
+    expect([answer.outcome, answer.gauge, answer.toDo.map((t) => 'sealId' in t && t.sealId)]).toEqual([
+      'undecided',
+      null,
+      ['primary', 'secondary'],
+    ]);
   });
 
   test('gauged across one diameter only: the lanes are asked for again', () => {

@@ -114,7 +114,8 @@ export function judgeBore(input: JudgeInput, shop: Rules): Judgement {
     targetDiaMm,
     limitDiaMm: limits.limitDiaMm,
     marginMm,
-    confidence: targetDiaMm === null ? null : normalCdf((limits.limitDiaMm - targetDiaMm) / (uncertaintyMm / 2)),
+    // A gauge without any doubt leaves none: Φ(0/0) is not a number.
+    confidence: targetDiaMm === null ? null : uncertaintyMm === 0 ? 1 : normalCdf((limits.limitDiaMm - targetDiaMm) / (uncertaintyMm / 2)),
     formDiaMm: whole.formDiaMm,
     lanes,
     marks: marks.map(({ mark, zone, verdict }) => {

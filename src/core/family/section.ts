@@ -23,12 +23,12 @@ export type Section = {
 
 const BLIND_END_MM = 7;
 
-/** Section drawing of a unit from its geometry. Lips are drawn where the chambers ask, or as `found`. */
-export const sectionOf = (family: Family, g: Geometry, found: { readonly [slotId: string]: Faces | undefined } = {}): Section => {
+/** Section drawing of a unit from its geometry. Lips are drawn where the chambers ask. */
+export const sectionOf = (family: Family, g: Geometry): Section => {
   const r = g.nominalMm / 2;
   const parts = family.slots.flatMap((s) => {
     const at = g.spans[s.id];
-    const outlines = at === undefined ? [] : outlinesOf(s, at, r, found[s.id] ?? slotFacing(family, s) ?? 'blind', g.wallMm);
+    const outlines = at === undefined ? [] : outlinesOf(s, at, r, slotFacing(family, s) ?? 'blind', g.wallMm);
     return at === undefined ? [] : [{ slotId: s.id, name: s.name, kind: s.kind, outlines, labelXMm: (at.x0Mm + at.x1Mm) / 2 }];
   });
   const spans = Object.values(g.spans);

@@ -3,6 +3,10 @@ export const FREE_TRIES = 5;
 const FIRST_LOCK_MS = 60_000;
 const LONGEST_LOCK_MS = 3_600_000;
 
+/** Wrong PINs of the whole shop in a minute before every sign-in waits: someone is going through the names. */
+const SHOP_TRIES = 30;
+const SHOP_WINDOW_MS = 60_000;
+
 export type PinState = { readonly failedPins: number; readonly lockedUntil: number | null };
 
 /** May this person try a PIN now? @param now ms since 1970 */
@@ -13,4 +17,10 @@ export const afterWrongPin = (s: PinState, now: number): PinState => {
   const failedPins = s.failedPins + 1;
   const over = failedPins - FREE_TRIES;
   return { failedPins, lockedUntil: over < 0 ? null : now + Math.min(LONGEST_LOCK_MS, FIRST_LOCK_MS * 2 ** over) };
+};
+
+/** Until when no PIN is tried at all; undefined while the shop's wrong ones are few. @param wrongAt times of wrong PINs, oldest first */
+export const shopLockedUntil = (wrongAt: readonly number[], now: number): number | undefined => {
+  const first = wrongAt.filter((at) => at > now - SHOP_WINDOW_MS).at(-SHOP_TRIES);
+  return first === undefined ? undefined : first + SHOP_WINDOW_MS;
 };

@@ -38,6 +38,21 @@ export const parseVolume = (text: string): Result<number, QuantityError> => {
   return read.ok ? ok(read.value.number) : read;
 };
 
+/** A depth of a mark: `12`, `12 µm`, `0.012 mm`, `0.0005 in`. A bare number is µm. @returns µm */
+export const parseDepth = (text: string): Result<number, QuantityError> => {
+  const read = readQuantity(text, 'µm|μm|um|mm|in|"');
+  if (!read.ok) return read;
+  const { number, suffix } = read.value;
+  if (number < 0) return fail({ code: 'not-a-number', text });
+  return ok(suffix === 'mm' ? number * 1000 : suffix === 'in' || suffix === '"' ? number * MM_PER_INCH * 1000 : number);
+};
+
+/** An angle in degrees: `172`, `172°`. */
+export const parseAngle = (text: string): Result<number, QuantityError> => {
+  const read = readQuantity(text, '°|deg');
+  return read.ok ? ok(read.value.number) : read;
+};
+
 type Read = { readonly number: number; readonly suffix: string; readonly fraction: boolean };
 
 const readQuantity = (text: string, suffixes: string): Result<Read, QuantityError> => {

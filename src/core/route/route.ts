@@ -1,6 +1,6 @@
 import type { RouteFacts } from './facts';
-import { STATIONS, type Station } from './station';
-import { type WhyNot, whyNotDone } from './why-not';
+import { STATION_WORDS, STATIONS, type Station } from './station';
+import { sayWhyNot, type WhyNot, whyNotDone } from './why-not';
 
 /** Where a unit stands with one station. `why` says what is missing or why it is passed over. */
 export type Stop =
@@ -30,6 +30,22 @@ export const routeOf = (f: RouteFacts): readonly Stop[] => {
 
 /** The station at which the unit is; undefined once all are done. */
 export const stationNow = (route: readonly Stop[]): Station | undefined => route.find((stop) => stop.state === 'now')?.station;
+
+/** Why a station's work is not to be done now, in words; empty when it is its turn. */
+export const whyNotNow = (station: Station, route: readonly Stop[]): readonly string[] => {
+  const stop = route.find((s) => s.station === station);
+  switch (stop?.state) {
+    case 'now':
+      return [];
+    case 'ahead':
+      return stop.why.map(sayWhyNot);
+    case 'skipped':
+      return [saySkip(stop.because)];
+    case 'done':
+    case undefined:
+      return [`${STATION_WORDS[station]} is signed off; a lead can reopen it.`];
+  }
+};
 
 const skipReason = (station: Station, f: RouteFacts): SkipReason | undefined => {
   const outcome = f.verdict?.outcome;

@@ -6,47 +6,105 @@ export type Rules = { readonly [N in RuleName]: RuleValue<N> };
 export type RuleName = keyof typeof RULES;
 type RuleValue<N extends RuleName> = (typeof RULES)[N]['standard'] extends null ? number | null : number;
 
-type Rule = { readonly standard: number | null; readonly unit: string; readonly min: number; readonly max: number; readonly why: string };
+type Rule = {
+  /** As a bench says it. */
+  readonly label: string;
+  readonly standard: number | null;
+  readonly unit: string;
+  readonly min: number;
+  readonly max: number;
+  readonly why: string;
+};
 
 /** Every rule: its standard value, its range (min is exclusive for spreads), and the reason a shop would give. */
 export const RULES = {
-  laneMarginMm: rule(1, 'mm', 0, 10, 'A seal sits a little to either side of where its drawing puts it.'),
-  toleratedParkedUm: rule(2, 'µm', 0, 100, 'A cup at rest takes the shape of what lies under it and then leaks there.'),
-  toleratedSweptUm: rule(5, 'µm', 0, 100, 'A moving lip rides over a shallow mark; polishing takes its edge off.'),
-  toleratedStaticUm: rule(20, 'µm', 0, 200, 'A static seal is squeezed into a shallow mark and fills it.'),
-  cleanUpUm: rule(5, 'µm', 0, 50, 'Cut this much past the bottom of a mark, so that it is gone and not polished over.'),
-  ovalityLimitMm: rule(0.02, 'mm', 0, 1, 'Past this the lip cannot follow both axes.'),
-  taperLimitMm: rule(0.025, 'mm', 0, 1, 'Past this the lip is slack at one end of its travel.'),
+  laneMarginMm: rule('Margin of a lane', 1, 'mm', 0, 10, 'A seal sits a little to either side of where its drawing puts it.'),
+  toleratedParkedUm: rule(
+    'Depth that may stay under a resting seal',
+    2,
+    'µm',
+    0,
+    100,
+    'A cup at rest takes the shape of what lies under it and then leaks there.',
+  ),
+  toleratedSweptUm: rule(
+    'Depth that may stay in a seal’s way',
+    5,
+    'µm',
+    0,
+    100,
+    'A moving lip rides over a shallow mark; polishing takes its edge off.',
+  ),
+  toleratedStaticUm: rule(
+    'Depth that may stay under a static seal',
+    20,
+    'µm',
+    0,
+    200,
+    'A static seal is squeezed into a shallow mark and fills it.',
+  ),
+  cleanUpUm: rule(
+    'Cut past the bottom of a mark',
+    5,
+    'µm',
+    0,
+    50,
+    'Cut this much past the bottom of a mark, so that it is gone and not polished over.',
+  ),
+  ovalityLimitMm: rule('Most ovality', 0.02, 'mm', 0, 1, 'Past this the lip cannot follow both axes.'),
+  taperLimitMm: rule('Most taper', 0.025, 'mm', 0, 1, 'Past this the lip is slack at one end of its travel.'),
   clearanceMaxMm: rule(
+    'Most clearance of the piston',
     null,
     'mm',
     0,
     1,
-    'More clearance and the cup is pushed into the gap. By bore: to 20 mm 0.10, to 26 0.13, to 32 0.15, above 0.20.',
+    'More clearance and the cup is pushed into the gap. Not set: by bore, to 20 mm 0.10, to 26 0.13, to 32 0.15, above 0.20.',
   ),
-  oversizeMaxMm: rule(null, 'mm', 0, 2, 'A standard cup seals no further. Iron 0.15, alloy and sleeves 0.10, anodised 0.05.'),
-  polishStockUm: rule(6, 'µm', 0, 50, 'What a hand polish takes off the diameter without breaking the skin.'),
-  sleeveMinWallMm: rule(3, 'mm', 0, 50, 'Less wall than this cannot be bored for a sleeve.'),
-  gaugeRepeatabilityMm: rule(0.002, 'mm', 0, 1, 'One sigma of the same bore gauged again.'),
-  gaugeCalibrationMm: rule(0.001, 'mm', 0, 1, 'One sigma of the setting ring.'),
-  grooveDpMPa: rule(8, 'MPa', 0, 100, 'Pressure at which a groove leak is estimated.'),
-  grooveViscosityPaS: rule(0.016, 'Pa·s', 1e-6, 10, 'Brake fluid at bench temperature.'),
-  reliefMm: rule(1, 'mm', 0, 50, 'Kept between the stone and the bottom of a blind bore.'),
-  hatchDeg: rule(25, '°', 1, 120, 'Included angle of the cross-hatch.'),
-  rateWeightTurns: rule(230, 'turns', 0, 1e5, 'How many turns the table rate counts for beside the shop’s own passes.'),
-  windowMinMm: rule(0.4, 'mm', 0, 10, 'Less gap than this and the port may stay shut when the unit warms.'),
-  windowMaxMm: rule(1.1, 'mm', 0, 20, 'More gap than this and the pedal is lost to it.'),
-  gapTargetMm: rule(null, 'mm', 0, 20, 'Where to set the gap; the middle of the window unless said.'),
-  limitMlPerMin: rule(0.05, 'ml/min', 1e-6, 100, 'A unit that leaks no more than this holds its pedal.'),
-  airMaxMl: rule(0.3, 'ml', 0, 100, 'More air than this hides a leak.'),
-  spreadBoreMm: rule(0.05, 'mm', 1e-6, 10, 'How far units of one fitment differ.'),
-  spreadStrokeMm: rule(0.5, 'mm', 1e-6, 50, 'How far units of one fitment differ.'),
-  spreadBodyMm: rule(0.5, 'mm', 1e-6, 50, 'How far units of one fitment differ.'),
-  spreadStudMm: rule(0.3, 'mm', 1e-6, 50, 'How far units of one fitment differ.'),
+  oversizeMaxMm: rule(
+    'Most oversize of the bore',
+    null,
+    'mm',
+    0,
+    2,
+    'A standard cup seals no further. Not set: iron 0.15, alloy and sleeves 0.10, anodised 0.05.',
+  ),
+  polishStockUm: rule('What a polish takes off', 6, 'µm', 0, 50, 'What a hand polish takes off the diameter without breaking the skin.'),
+  sleeveMinWallMm: rule('Least wall for a sleeve', 3, 'mm', 0, 50, 'Less wall than this cannot be bored for a sleeve.'),
+  gaugeRepeatabilityMm: rule('Repeatability of the gauge', 0.002, 'mm', 0, 1, 'One sigma of the same bore gauged again.'),
+  gaugeCalibrationMm: rule('Setting ring of the gauge', 0.001, 'mm', 0, 1, 'One sigma of the setting ring.'),
+  grooveDpMPa: rule('Pressure for a groove’s leak', 8, 'MPa', 0, 100, 'Pressure at which a groove leak is estimated.'),
+  grooveViscosityPaS: rule('Viscosity of the fluid', 0.016, 'Pa·s', 1e-6, 10, 'Brake fluid at bench temperature.'),
+  reliefMm: rule('Relief at a blind end', 1, 'mm', 0, 50, 'Kept between the stone and the bottom of a blind bore.'),
+  hatchDeg: rule('Cross-hatch', 25, '°', 1, 120, 'Included angle of the cross-hatch.'),
+  rateWeightTurns: rule(
+    'Weight of the table’s cutting rate',
+    230,
+    'turns',
+    0,
+    1e5,
+    'How many turns the table rate counts for beside the shop’s own passes.',
+  ),
+  windowMinMm: rule('Least pushrod gap', 0.4, 'mm', 0, 10, 'Less gap than this and the port may stay shut when the unit warms.'),
+  windowMaxMm: rule('Most pushrod gap', 1.1, 'mm', 0, 20, 'More gap than this and the pedal is lost to it.'),
+  gapTargetMm: rule('Pushrod gap to set', null, 'mm', 0, 20, 'Where to set the gap; not set: the middle of the window.'),
+  limitMlPerMin: rule('Most leak of a held unit', 0.05, 'ml/min', 1e-6, 100, 'A unit that leaks no more than this holds its pedal.'),
+  airMaxMl: rule('Most trapped air', 0.3, 'ml', 0, 100, 'More air than this hides a leak.'),
+  spreadBoreMm: rule('Spread of a bore', 0.05, 'mm', 1e-6, 10, 'How far units of one fitment differ.'),
+  spreadStrokeMm: rule('Spread of a stroke', 0.5, 'mm', 1e-6, 50, 'How far units of one fitment differ.'),
+  spreadBodyMm: rule('Spread of a body’s length', 0.5, 'mm', 1e-6, 50, 'How far units of one fitment differ.'),
+  spreadStudMm: rule('Spread of a stud pitch', 0.3, 'mm', 1e-6, 50, 'How far units of one fitment differ.'),
 } as const;
 
-function rule<S extends number | null>(standard: S, unit: string, min: number, max: number, why: string): Rule & { readonly standard: S } {
-  return { standard, unit, min, max, why };
+function rule<S extends number | null>(
+  label: string,
+  standard: S,
+  unit: string,
+  min: number,
+  max: number,
+  why: string,
+): Rule & { readonly standard: S } {
+  return { label, standard, unit, min, max, why };
 }
 
 export const RULE_NAMES = Object.keys(RULES) as readonly RuleName[];

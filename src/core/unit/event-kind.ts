@@ -25,3 +25,6 @@ export type EventKind = keyof typeof EVENT_KINDS;
 
 /** Steps that stay: they went out of the shop, on paper or on a rig, or are themselves an undoing. */
 export const NOT_UNDOABLE: readonly EventKind[] = ['booked-in', 'run-started', 'run-ended', 'released', 'exited', 'reopened', 'undone'];
+
+/** What may still be done to a unit that has left the shop. */
+export const AFTER_LEAVING: readonly EventKind[] = ['run-ended', 'reopened', 'photo-added', 'wait-ended'];

@@ -1,4 +1,13 @@
+import { EVENT_KINDS, type EventKind } from '../unit/event-kind';
 import type { Problem } from './problems';
+
+/** Someone changed the unit after this person had looked at it: both versions, and what was done since. Times in ms since 1970. */
+export type Stale = {
+  readonly code: 'stale';
+  readonly yours: { readonly version: number; readonly what: EventKind };
+  readonly theirs: { readonly version: number; readonly since: readonly ChangeSince[] };
+};
+export type ChangeSince = { readonly by: string; readonly at: number; readonly what: EventKind; readonly note: string };
 
 /** Why something was not saved. */
 export type SaveError =
@@ -6,14 +15,7 @@ export type SaveError =
   | { readonly code: 'forbidden' }
   | { readonly code: 'invalid'; readonly problems: readonly Problem[] }
   | { readonly code: 'no-such-unit' }
-  | {
-      readonly code: 'stale';
-      readonly yours: number;
-      readonly theirs: number;
-      readonly by: string;
-      readonly at: number;
-      readonly what: string;
-    }
+  | Stale
   | { readonly code: 'refused'; readonly reasons: readonly string[] }
   | { readonly code: 'storage'; readonly message: string };
 
@@ -30,7 +32,7 @@ export const saySaveError = (e: SaveError): readonly string[] => {
       return ['There is no such unit.'];
     case 'stale':
       return [
-        `${e.by} changed this unit meanwhile (${e.what}): it is at version ${e.theirs}, you started from ${e.yours}. Look at theirs, then save yours again if it still holds.`,
+        `Not saved (${EVENT_KINDS[e.yours.what]}): you started from version ${e.yours.version}, the unit is at ${e.theirs.version}. Look at what was done since, then save yours again if it still holds.`,
       ];
     case 'refused':
       return e.reasons;

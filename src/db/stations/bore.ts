@@ -3,9 +3,10 @@ import { type BoreOutcome, type JudgeInput, judgeBore } from '@/core/bore/judge'
 import type { School } from '@/core/bore/mark-verdict';
 import type { Reading } from '@/core/bore/reading';
 import { ok, type Result } from '@/core/result';
+import { whyNotNow } from '@/core/route/route';
 import type { Station } from '@/core/route/station';
 import { type RuleSet, RuleSetRow } from '@/core/rules/rule-set-row';
-import { currentGauging } from '@/core/unit/facts-of';
+import { currentGauging, routeOfUnit } from '@/core/unit/facts-of';
 import { judgeInputOf } from '@/core/unit/judge-input';
 import type { MarkRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
@@ -24,8 +25,8 @@ export type GaugingEntry = {
 /** Saves a gauging and signs the station off. A verdict on earlier readings stands no more. */
 export const saveGauging = (db: Db, change: Change, g: GaugingEntry): Promise<Result<Changed, ChangeError>> =>
   changeUnit(db, change, (record) => {
-    if (record.unit.exit !== null) return refused('It has left the shop.');
-    if (!record.steps.some((s) => s.station === 'clean')) return refused('First: Clean. Dirt reads as a smaller bore.');
+    const notNow = whyNotNow('gauge', routeOfUnit(record));
+    if (notNow.length > 0) return refused(...notNow);
     const { gaugingId, readings, ...temps } = g;
     return ok([
       put('gaugings', { id: gaugingId, unitId: record.unit.id, at: change.at, personId: change.person.id, ...temps }),
@@ -54,6 +55,8 @@ export type JudgementEntry = {
 /** Saves the marks and the verdict on them, computed here from the record; signs Judge off when nothing is open. */
 export const saveJudgement = (db: Db, change: Change, j: JudgementEntry): Promise<Result<Changed, ChangeError>> =>
   changeUnit(db, change, async (record, tx) => {
+    const notNow = whyNotNow('judge', routeOfUnit(record));
+    if (notNow.length > 0) return refused(...notNow);
     const gauging = currentGauging(record);
     if (gauging === undefined) return refused('The bore has not been gauged as it is now.');
     const rules = await rulesInForce(tx);

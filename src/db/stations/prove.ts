@@ -3,6 +3,8 @@ import { z } from 'zod';
 import type { Person } from '@/core/people/role';
 import { RigSample, RunAnalysis } from '@/core/prove/run-analysis';
 import { ok, type Result } from '@/core/result';
+import { whyNotNow } from '@/core/route/route';
+import { routeOfUnit } from '@/core/unit/facts-of';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
 import type { Db, Reader } from '../connection';
 import { put } from '../event-payload';
@@ -21,7 +23,8 @@ export type RunEnd = {
 /** Notes that a run begins, so that one which never ends is seen. */
 export const startRun = (db: Db, change: Change, s: RunStart): Promise<Result<Changed, ChangeError>> =>
   changeUnit(db, change, (record) => {
-    if (!record.steps.some((x) => x.station === 'close-up')) return refused('First: Close up.');
+    const notNow = whyNotNow('prove', routeOfUnit(record));
+    if (notNow.length > 0) return refused(...notNow);
     const row = {
       id: s.runId,
       unitId: record.unit.id,

@@ -4,8 +4,8 @@ import type { Person } from '@/core/people/role';
 import { canonical } from '@/core/release/canonical';
 import { type Statement, stateRelease } from '@/core/release/statement';
 import { ok, type Result } from '@/core/result';
-import { sayWhyNot, whyNotDone } from '@/core/route/why-not';
-import { factsOf } from '@/core/unit/facts-of';
+import { whyNotNow } from '@/core/route/route';
+import { factsOf, routeOfUnit } from '@/core/unit/facts-of';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
 import type { Db, Reader } from '../connection';
 import { put } from '../event-payload';
@@ -15,7 +15,8 @@ import { signOffEdits } from './sign-off';
 /** Adds one person's signature. For brake parts the second is a lead's, and never the same person's. The caller has checked the PIN. */
 export const signForRelease = (db: Db, change: Change, signer: Person): Promise<Result<Changed, ChangeError>> =>
   changeUnit(db, change, (record) => {
-    if (!record.steps.some((s) => s.station === 'prove')) return refused('First: Prove.');
+    const notNow = whyNotNow('release', routeOfUnit(record));
+    if (notNow.length > 0) return refused(...notNow);
     if (record.signatures.some((s) => s.personId === signer.id))
       return refused(`${signer.name} has signed already; the second signature is another person's.`);
     return ok([
@@ -43,8 +44,6 @@ export type Certificate = {
 export const release = (db: Db, change: Change): Promise<Result<Changed, ChangeError>> =>
   changeUnit(db, change, async (record, tx) => {
     const facts = factsOf(record);
-    const unmet = whyNotDone('release', facts);
-    if (unmet.length > 0) return refused(...unmet.map(sayWhyNot));
     const done = signOffEdits(record, change, { station: 'release', note: '', override: null });
     if (!done.ok) return done;
     const [last] = await tx

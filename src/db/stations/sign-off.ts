@@ -1,7 +1,7 @@
 import type { Material } from '@/core/bore/material';
 import { may } from '@/core/people/role';
 import { ok, type Result } from '@/core/result';
-import { reopenedBy } from '@/core/route/route';
+import { reopenedBy, whyNotNow } from '@/core/route/route';
 import { STATIONS, type Station } from '@/core/route/station';
 import { sayWhyNot, whyNotDone } from '@/core/route/why-not';
 import { factsOf, routeOfUnit } from '@/core/unit/facts-of';
@@ -12,7 +12,8 @@ import { drop, type Edit, put } from '../event-payload';
 
 export type SignOff = {
   readonly station: Station;
-  readonly note: string /** A lead's reason to pass over conditions that are not met. */;
+  readonly note: string;
+  /** A lead's reason to pass over conditions that are not met. */
   readonly override: string | null;
 };
 
@@ -25,11 +26,9 @@ export const signOff = (db: Db, change: Change, s: SignOff): Promise<Result<Chan
 
 /** The sign-off as an edit, for stations whose own save completes them. */
 export const signOffEdits = (record: UnitRecord, change: Change, s: SignOff): Result<Edit, ChangeError> => {
-  const stop = routeOfUnit(record).find((x) => x.station === s.station);
-  if (stop === undefined || stop.state === 'done') return refused('This station is signed off already.');
-  if (stop.state === 'skipped') return refused('This unit does not visit that station.');
-  const unmet = [...(stop.state === 'ahead' ? stop.why : []), ...whyNotDone(s.station, factsOf(record))].map(sayWhyNot);
-  if (unmet.length > 0 && stop.state === 'ahead') return refused(...unmet);
+  const notNow = whyNotNow(s.station, routeOfUnit(record));
+  if (notNow.length > 0) return refused(...notNow);
+  const unmet = whyNotDone(s.station, factsOf(record)).map(sayWhyNot);
   if (unmet.length > 0 && s.override === null) return refused(...unmet);
   if (unmet.length > 0 && !may(change.person.role, 'override')) return refused('Only a lead may override a condition.');
   const override = unmet.length > 0 ? s.override : null;
@@ -66,13 +65,21 @@ export const boreChanged = (
     ]);
   });
 
-/** A lead opens a station again: its sign-off and all later ones fall, signatures too; a unit that had left comes back. */
+/**
+ * A lead opens a station again: its sign-off and all later ones fall, signatures too, and before close-up the parts come out again.
+ * A unit that had left comes back; that may be to the station it left from.
+ */
 export const reopen = (db: Db, change: Change, station: Station): Promise<Result<Changed, ChangeError>> =>
   changeUnit(db, change, (record) => {
-    if (!record.steps.some((s) => s.station === station)) return refused('That station is not signed off.');
+    const leftFrom = record.unit.exit !== null && record.unit.station === station;
+    if (!leftFrom && !record.steps.some((s) => s.station === station)) return refused('That station is not signed off.');
+    const apart = STATIONS.indexOf(station) < STATIONS.indexOf('close-up');
     const fallen = STATIONS.slice(STATIONS.indexOf(station)).map((s) => drop('steps', `${record.unit.id}-${s}`));
     return ok([
       ...fallen,
+      ...record.tray.flatMap((p, seq) =>
+        apart && p.goesIn !== null ? [put('parts', { ...p, goesIn: null, unitId: record.unit.id, seq })] : [],
+      ),
       ...record.signatures.map((s) => drop('signatures', s.id)),
       put('units', { ...record.unit, exit: null, exitAt: null }),
     ]);
@@ -80,6 +87,4 @@ export const reopen = (db: Db, change: Change, station: Station): Promise<Result
 
 /** The unit leaves without being released. */
 export const leave = (db: Db, change: Change, exit: 'scrapped' | 'returned'): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, change, (record) =>
-    record.unit.exit === null ? ok([put('units', { ...record.unit, exit, exitAt: change.at })]) : refused('It has left already.'),
-  );
+  changeUnit(db, change, (record) => ok([put('units', { ...record.unit, exit, exitAt: change.at })]));

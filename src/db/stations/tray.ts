@@ -1,7 +1,9 @@
 import { NEVER_REUSED } from '@/core/close-up/stack-check';
 import { FAMILIES, slotFacing } from '@/core/family/family';
 import { ok, type Result } from '@/core/result';
+import { whyNotNow } from '@/core/route/route';
 import type { TrayPart } from '@/core/strip/tray-door';
+import { routeOfUnit } from '@/core/unit/facts-of';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
 import type { Db } from '../connection';
@@ -12,11 +14,13 @@ export type PartNews = Partial<Pick<TrayPart, 'found' | 'condition' | 'faces' | 
 
 /** Records one part of the tray. The diameter of a piston is the unit's piston diameter: the limit rests on it. */
 export const recordPart = (db: Db, change: Change, partId: string, news: PartNews): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, change, (record) => {
+  changeUnit(db, { ...change, restsOn: [partId] }, (record) => {
     const seq = record.tray.findIndex((p) => p.id === partId);
     const part = record.tray[seq];
     if (part === undefined) return refused('There is no such part on this tray.');
-    const objection = news.goesIn == null ? stripObjection(record, news) : closeUpObjection(record, part, news.goesIn);
+    const notNow = whyNotNow('goesIn' in news ? 'close-up' : 'strip', routeOfUnit(record));
+    if (notNow.length > 0) return refused(...notNow);
+    const objection = news.goesIn == null ? undefined : closeUpObjection(record, part, news.goesIn);
     if (objection !== undefined) return refused(objection);
     const edits: Edit[] = [put('parts', { ...part, ...news, unitId: record.unit.id, seq })];
     const diaMm = part.kind === 'piston' ? news.dims?.diaMm : undefined;
@@ -28,18 +32,8 @@ export const recordPart = (db: Db, change: Change, partId: string, news: PartNew
     return ok(edits);
   });
 
-const stripObjection = (record: UnitRecord, news: PartNews): string | undefined => {
-  const station = 'goesIn' in news ? 'close-up' : 'strip';
-  return record.steps.some((s) => s.station === station)
-    ? `${station === 'strip' ? 'Strip' : 'Close up'} is signed off; a lead can reopen it.`
-    : undefined;
-};
-
 /** A wrong piece or a wrong way round is refused at once, with the reason. */
 const closeUpObjection = (record: UnitRecord, part: TrayPart, goesIn: NonNullable<TrayPart['goesIn']>): string | undefined => {
-  const done = (station: string): boolean => record.steps.some((s) => s.station === station);
-  if (!done('kit')) return 'First: Kit. The new parts are checked against the old before anything goes in.';
-  if (done('close-up')) return 'Close up is signed off; a lead can reopen it.';
   if (goesIn.piece === 'same' && NEVER_REUSED.includes(part.kind))
     return `The old ${part.name} is rubber in the fluid path: it never goes back.`;
   if (goesIn.piece === 'same' && part.fate !== 'refitted')

@@ -5,6 +5,7 @@ import { EVENT_KINDS, type EventKind, NOT_UNDOABLE } from '@/core/unit/event-kin
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
 import type { Db, Reader } from '../connection';
 import { type Edit, EventPayload } from '../event-payload';
+import { onHand } from '../load-unit';
 import { unitEvents } from '../tables';
 
 export type Undoable = { readonly eventId: string; readonly kind: EventKind; readonly at: number };
@@ -30,6 +31,11 @@ export const undoLast = (db: Db, change: Change): Promise<Result<Changed, Change
     if (last === undefined) return refused('The last step is not yours to undo; ask a lead to reopen the station.');
     const [event] = await tx.select().from(unitEvents).where(eq(unitEvents.id, last.eventId));
     const { changes } = EventPayload.parse(event?.payload);
+    for (const c of changes) {
+      if (c.table !== 'stockMoves' || c.before === null || c.after !== null) continue;
+      if ((await onHand(tx, c.before.kitId)) + c.before.qty < 0)
+        return refused('That kit went to another unit meanwhile: none is left to take back.');
+    }
     await tx.update(unitEvents).set({ undoneBy: change.eventId }).where(eq(unitEvents.id, last.eventId));
     return ok(changes.map((c): Edit => (c.before === null ? { table: c.table, drop: c.id } : ({ table: c.table, put: c.before } as Edit))));
   });

@@ -25,6 +25,7 @@ export function Profile({
   const x = scaleLinear([0, lengthMm], [LEFT, WIDTH - RIGHT]);
   const y = scaleLinear([Math.min(...all) - 0.008, Math.max(...all) + 0.012], [HEIGHT - 14, 12]);
   const means = form.stations.map((s) => [x(s.xMm), y(s.meanMm)] as const);
+  const places = labelPlaces(means.map(([px]) => px));
   const half = Math.abs(y(form.expandedUncertaintyMm) - y(0));
   const band = [...means.map(([px, py]) => `${px} ${py - half}`), ...[...means].reverse().map(([px, py]) => `${px} ${py + half}`)].join(
     'L',
@@ -58,9 +59,17 @@ export function Profile({
           <g key={s.xMm}>
             <path d={`M${px} ${y(s.highMm)}V${y(s.lowMm)}`} stroke="var(--act)" strokeWidth="2" />
             <circle cx={px} cy={py} r="3" fill="var(--act)" />
-            <text x={px} y={y(s.highMm) - 5} textAnchor="middle" fontSize="12" fill="var(--ink)">
-              {sayDia(s.meanMm, units)}
-            </text>
+            {places[i] !== 'left-out' && (
+              <text
+                x={px}
+                y={places[i] === 'above' ? y(s.highMm) - 5 : y(s.lowMm) + 14}
+                textAnchor="middle"
+                fontSize="12"
+                fill="var(--ink)"
+              >
+                {sayDia(s.meanMm, units)}
+              </text>
+            )}
             <text x={px} y={HEIGHT - 1} textAnchor="middle" fontSize="11" fill="var(--ink2)">
               {sayLength(s.xMm, units)}
             </text>
@@ -70,3 +79,16 @@ export function Profile({
     </svg>
   );
 }
+
+/** Room that a diameter's figures take, px. */
+const LABEL_PX = 46;
+
+/** Figures stand above their station where there is room, else below, else they are left to the table. @param xs rising */
+const labelPlaces = (xs: readonly number[]): readonly ('above' | 'below' | 'left-out')[] => {
+  const last = { above: -Infinity, below: -Infinity };
+  return xs.map((x) => {
+    const place = x - last.above >= LABEL_PX ? 'above' : x - last.below >= LABEL_PX ? 'below' : 'left-out';
+    if (place !== 'left-out') last[place] = x;
+    return place;
+  });
+};

@@ -1,6 +1,5 @@
 import type { BoreOutcome } from '@/core/bore/judge';
 import type { Lane } from '@/core/bore/lane';
-import type { Faces } from '@/core/close-up/stack-check';
 import type { Family } from '@/core/family/family';
 import type { Geometry } from '@/core/family/geometry';
 import { type Outline, sectionOf } from '@/core/family/section';
@@ -27,10 +26,7 @@ export function SectionDrawing({
   lanes = [],
   marks = [],
   present,
-  lit,
-  pressure = [],
-  found = {},
-  links = true,
+  trayHref,
 }: {
   readonly family: Family;
   readonly geometry: Geometry;
@@ -39,13 +35,10 @@ export function SectionDrawing({
   readonly marks?: readonly SectionMark[];
   /** Slots whose part is in the unit. */
   readonly present: ReadonlySet<string>;
-  readonly lit?: string | undefined;
-  /** Chambers under pressure, as spans along the bore. */
-  readonly pressure?: readonly { readonly x0Mm: number; readonly x1Mm: number }[];
-  readonly found?: { readonly [slotId: string]: Faces | undefined };
-  readonly links?: boolean;
+  /** The page that shows the tray; its lines are named by slot. Empty: this page. */
+  readonly trayHref: string;
 }) {
-  const section = sectionOf(family, geometry, found);
+  const section = sectionOf(family, geometry);
   const [x0, , width] = section.box;
   const half = section.boreRadiusMm + geometry.wallMm + 2;
   const rows = laneRows(lanes);
@@ -53,9 +46,10 @@ export function SectionDrawing({
   const height = 2 * half + 5.5 + (lanes.length > 0 ? rows.count * 3.4 + 1 : 2);
   const ticks = Array.from({ length: Math.floor(geometry.lengthMm / 5) + 1 }, (_, i) => i * 5);
   return (
+    // biome-ignore lint/a11y/useSemanticElements: a drawing with links in it
     <svg
       viewBox={`${x0} ${top} ${width} ${height}`}
-      role="img"
+      role="group"
       aria-label={`Section of the ${family.label.toLowerCase()}, open end to the left`}
       className="h-auto max-h-[208px] w-full"
     >
@@ -77,16 +71,6 @@ export function SectionDrawing({
           </g>
         ))}
       </g>
-      {pressure.map((p) => (
-        <rect
-          key={p.x0Mm}
-          x={p.x0Mm}
-          y={-section.boreRadiusMm}
-          width={p.x1Mm - p.x0Mm}
-          height={2 * section.boreRadiusMm}
-          fill="var(--brass-ground)"
-        />
-      ))}
       <g fill="url(#cut)" stroke={INK} strokeWidth="0.3">
         {section.body.map((o, i) => (
           <path key={i} d={pathOf(o)} />
@@ -95,35 +79,20 @@ export function SectionDrawing({
       <path d={`M${section.axis.x0Mm} 0H${section.axis.x1Mm}`} stroke="var(--line)" strokeWidth="0.25" strokeDasharray="4 1 1 1" />
       {section.parts.map((part) => {
         const here = present.has(part.slotId);
-        const isLit = lit === part.slotId;
-        const shape = (
-          <g
-            key={part.slotId}
-            fill={
-              !here
-                ? 'none'
-                : part.kind === 'cup'
-                  ? 'var(--ink2)'
-                  : part.kind === 'spring' || part.kind === 'boot'
-                    ? 'none'
-                    : 'var(--plate)'
-            }
-            stroke={isLit ? 'var(--act)' : here ? INK : 'var(--line)'}
-            strokeWidth={isLit ? 0.8 : 0.35}
-            strokeDasharray={here ? undefined : '1.2 1'}
-          >
-            <title>{`${part.name}${here ? '' : ' (out)'}`}</title>
-            {part.outlines.map((o, i) => (
-              <path key={i} d={pathOf(o)} fill={o.closed ? undefined : 'none'} />
-            ))}
-          </g>
-        );
-        return links ? (
-          <a key={part.slotId} href={`#part-${part.slotId}`} aria-label={part.name}>
-            {shape}
+        return (
+          <a key={part.slotId} href={`${trayHref}#part-${part.slotId}`} aria-label={`${part.name}${here ? '' : ', out'}`}>
+            <g
+              fill={!here ? 'none' : part.kind === 'cup' ? 'var(--ink2)' : 'var(--plate)'}
+              stroke={here ? INK : 'var(--line)'}
+              strokeWidth="0.35"
+              strokeDasharray={here ? undefined : '1.2 1'}
+            >
+              <title>{`${part.name}${here ? '' : ' (out)'}`}</title>
+              {part.outlines.map((o, i) => (
+                <path key={i} d={pathOf(o)} fill={o.closed ? undefined : 'none'} />
+              ))}
+            </g>
           </a>
-        ) : (
-          shape
         );
       })}
       {marks.map((m) => {

@@ -26,7 +26,7 @@ export function Choices<T extends string>({
           title={o.title}
           disabled={disabled}
           onClick={() => onPick(o.value)}
-          className={`min-h-11 border px-2.5 ${i > 0 ? '-ml-px' : ''} ${value === o.value ? 'relative border-act bg-tint2 font-bold text-act' : 'border-line bg-sheet text-ink disabled:text-ink2'}`}
+          className={`min-h-[44px] border px-2.5 ${i > 0 ? '-ml-px' : ''} ${value === o.value ? 'relative border-act bg-tint2 font-bold text-act' : 'border-line bg-sheet text-ink disabled:text-ink2'}`}
         >
           {o.text}
         </button>

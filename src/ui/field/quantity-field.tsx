@@ -1,45 +1,90 @@
 'use client';
 
 import { useId, useState } from 'react';
-import { parseLength, sayQuantityError } from '@/core/quantity/parse';
-import { sayDia, sayLength } from '@/core/quantity/say';
+import { parseAngle, parseDepth, parseLength, parsePressure, type QuantityError, sayQuantityError } from '@/core/quantity/parse';
+import { pressureIn, sayDia, sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
+import type { Result } from '@/core/result';
 
-/** A length that takes mm, inches or fractions, and shows what it understood. Says the value in mm when the field is left or Enter is pressed. */
-export function LengthField({
-  label,
-  mm,
-  units,
-  onSay,
-  fine = false,
-  className = '',
-  hideLabel = false,
-  hint,
-}: {
+/** How a kind of quantity is read and shown; its values are in the stored unit. */
+type Quantity = {
+  readonly parse: (text: string) => Result<number, QuantityError>;
+  readonly show: (value: number) => string;
+  readonly unit: string;
+};
+
+type FieldProps = {
   readonly label: string;
-  readonly mm: number | null;
-  readonly units: Units;
-  readonly onSay: (mm: number | null) => void;
-  /** To 0.001 mm, for diameters. */
-  readonly fine?: boolean;
+  readonly value: number | null;
+  readonly onSay: (value: number | null) => void;
   readonly className?: string;
   readonly hideLabel?: boolean;
   readonly hint?: string;
-}) {
+  readonly disabled?: boolean;
+  /** When the value is said: with every keystroke, or once the field is left or Enter is pressed. */
+  readonly say?: 'typing' | 'done';
+};
+
+/** A length in mm that takes mm, inches or fractions. @param fine to 0.001 mm, for diameters */
+export const LengthField = ({ units, fine = false, ...rest }: FieldProps & { readonly units: Units; readonly fine?: boolean }) => (
+  <QuantityField
+    {...rest}
+    quantity={{
+      parse: (text) => parseLength(text, units.length),
+      show: (mm) => (fine ? sayDia(mm, units) : sayLength(mm, units)),
+      unit: units.length,
+    }}
+  />
+);
+
+/** A pressure in bar that takes bar, psi or MPa. */
+export const PressureField = ({ units, ...rest }: FieldProps & { readonly units: Units }) => (
+  <QuantityField
+    {...rest}
+    quantity={{
+      parse: (text) => parsePressure(text, units.pressure),
+      show: (bar) => pressureIn(bar, units).toFixed(0),
+      unit: units.pressure,
+    }}
+  />
+);
+
+const DEPTH: Quantity = { parse: parseDepth, show: (um) => String(Number(um.toFixed(1))), unit: 'µm' };
+/** A depth in µm that takes µm, mm or inches. */
+export const DepthField = (props: FieldProps) => <QuantityField {...props} quantity={DEPTH} />;
+
+const ANGLE: Quantity = { parse: parseAngle, show: (deg) => String(Number(deg.toFixed(1))), unit: '°' };
+/** A clock angle in degrees. */
+export const AngleField = (props: FieldProps) => <QuantityField {...props} quantity={ANGLE} />;
+
+/** A field that takes either system of units and shows what it understood. */
+function QuantityField({
+  label,
+  value,
+  quantity: { parse, show, unit },
+  onSay,
+  className = '',
+  hideLabel = false,
+  hint,
+  disabled,
+  say = 'done',
+}: FieldProps & { readonly quantity: Quantity }) {
   const id = useId();
-  const shown = mm === null ? '' : fine ? sayDia(mm, units) : sayLength(mm, units);
   const [typed, setTyped] = useState<string>();
-  const text = typed ?? shown;
-  const read = text.trim() === '' ? undefined : parseLength(text, units.length);
+  const text = typed ?? (value === null ? '' : show(value));
+  const read = text.trim() === '' ? undefined : parse(text);
   const wrong = typed !== undefined && read !== undefined && !read.ok;
-  const understood =
-    typed !== undefined && read?.ok && /[^\d.\s-]/.test(text)
-      ? `${fine ? sayDia(read.value, units) : sayLength(read.value, units)} ${units.length}`
-      : '';
-  const say = (): void => {
+  const understood = typed !== undefined && read?.ok && /[^\d.,\s-]/.test(text) ? `${show(read.value)} ${unit}` : '';
+  const done = (): void => {
     if (typed === undefined || wrong) return;
-    onSay(read?.ok ? read.value : null);
+    if (say === 'done') onSay(read?.ok ? read.value : null);
     setTyped(undefined);
+  };
+  const type = (next: string): void => {
+    setTyped(next);
+    if (say === 'done') return;
+    const now = next.trim() === '' ? undefined : parse(next);
+    if (now === undefined || now.ok) onSay(now?.value ?? null);
   };
   return (
     <div className={className}>
@@ -52,11 +97,12 @@ export function LengthField({
         inputMode="decimal"
         placeholder={hint}
         value={text}
+        disabled={disabled}
         aria-invalid={wrong}
         aria-describedby={`${id}-note`}
-        onChange={(e) => setTyped(e.target.value)}
-        onBlur={say}
-        onKeyDown={(e) => e.key === 'Enter' && say()}
+        onChange={(e) => type(e.target.value)}
+        onBlur={done}
+        onKeyDown={(e) => e.key === 'Enter' && done()}
       />
       <p id={`${id}-note`} className={`text-[12px] empty:hidden ${wrong ? 'text-red' : 'text-ink2'}`}>
         {wrong && !read.ok ? sayQuantityError(read.error) : understood}

@@ -1,6 +1,8 @@
 'use client';
 
-import { saySaveError } from '@/core/wire/save-error';
+import { sayWhen } from '@/core/quantity/say-time';
+import { EVENT_KINDS } from '@/core/unit/event-kind';
+import { type Stale, saySaveError } from '@/core/wire/save-error';
 import type { Saving } from './use-save';
 
 /** Tells how a save went wrong, where it was asked for. Silent while all is well. */
@@ -21,11 +23,36 @@ export function SaveNote({ saving, onAcceptTheirs }: { readonly saving: Saving; 
           {line}
         </p>
       ))}
-      {error.code === 'stale' && onAcceptTheirs !== undefined && (
-        <button type="button" className="btn-quiet mt-2" onClick={() => onAcceptTheirs(error.theirs)}>
-          I have seen theirs (version {error.theirs}); mine is version {error.yours}
-        </button>
+      {error.code === 'stale' && (
+        <>
+          <Versions stale={error} />
+          {onAcceptTheirs !== undefined && (
+            <button type="button" className="btn-quiet mt-2" onClick={() => onAcceptTheirs(error.theirs.version)}>
+              Seen; keep mine here to save again
+            </button>
+          )}
+        </>
       )}
+    </div>
+  );
+}
+
+/** Both versions side by side: what others did since, and what was to be saved. */
+function Versions({ stale: { yours, theirs } }: { readonly stale: Stale }) {
+  return (
+    <div className="mt-2 grid grid-cols-2 gap-3 text-[13px]">
+      <div>
+        <p className="font-bold">Theirs, version {theirs.version}</p>
+        {theirs.since.map((s) => (
+          <p key={`${s.at}-${s.what}`}>
+            {s.by}, {sayWhen(s.at, Date.now())}: {EVENT_KINDS[s.what]} {s.note}
+          </p>
+        ))}
+      </div>
+      <div>
+        <p className="font-bold">Yours, from version {yours.version}</p>
+        <p>{EVENT_KINDS[yours.what]}: as it stands on this page, not saved</p>
+      </div>
     </div>
   );
 }

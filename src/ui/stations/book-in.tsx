@@ -205,7 +205,7 @@ export function BookIn({
             type="file"
             accept="image/*"
             multiple
-            className="block w-full text-ink2 file:mr-3 file:min-h-11 file:border file:border-line file:bg-sheet file:px-3 file:text-ink"
+            className="block w-full text-ink2 file:mr-3 file:min-h-[44px] file:border file:border-line file:bg-sheet file:px-3 file:text-ink"
           />
         </div>
       </div>

@@ -7,7 +7,7 @@ import { slotFacing } from '@/core/family/family';
 import type { TrayPart } from '@/core/strip/tray-door';
 import { LIP_WORDS, Lip } from '../drawing/lip';
 import { SaveNote } from '../save/save-note';
-import { useSave } from '../save/use-save';
+import { useTray } from '../save/use-tray';
 import { StationFrame } from '../unit/station-frame';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { FATE_WORDS } from './strip';
@@ -16,7 +16,7 @@ import { FATE_WORDS } from './strip';
 export function CloseUp({
   target,
   family,
-  tray,
+  tray: saved,
   kits,
   recordPart,
   open,
@@ -33,15 +33,14 @@ export function CloseUp({
   readonly ledger: ReactNode;
   readonly children: ReactNode;
 }) {
-  const { save, saving, acceptTheirs } = useSave(recordPart, target);
+  const { tray, tell, saving, acceptTheirs } = useTray(saved, recordPart, target);
   const goingIn = tray.filter(
     (p) => p.fate !== 'binned' && !(p.found === 'absent' && family.slots.find((s) => s.id === p.slotId)?.optional !== false),
   );
   const waiting = [...goingIn].reverse().filter((p) => p.goesIn === null);
   const [picked, setPicked] = useState<string>();
   const now = waiting.find((p) => p.id === picked) ?? waiting[0];
-  const put = (part: TrayPart, piece: 'same' | 'new', faces: Faces | null): void =>
-    void save({ partId: part.id, news: { goesIn: { piece, faces } } });
+  const put = (part: TrayPart, piece: 'same' | 'new', faces: Faces | null): void => tell(part, { goesIn: { piece, faces } });
   return (
     <StationFrame
       title={`TRAY · from the open end · ${goingIn.length - waiting.length} of ${goingIn.length} in`}
@@ -94,7 +93,7 @@ export function CloseUp({
                       <button
                         type="button"
                         disabled={!open}
-                        className="min-h-8 w-full text-left text-ink2 enabled:underline"
+                        className="min-h-[44px] w-full text-left text-ink2 enabled:underline"
                         onClick={() => setPicked(p.id)}
                       >
                         waits

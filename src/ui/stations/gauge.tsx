@@ -18,7 +18,10 @@ import { useSave } from '../save/use-save';
 import { StationFrame } from '../unit/station-frame';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 
+/** What is typed, as text; bare numbers are in the units that it says. */
 type Draft = {
+  readonly length: Units['length'];
+  readonly temperature: Units['temperature'];
   readonly depths: readonly string[];
   readonly cells: Readonly<Record<string, string>>;
   readonly bodyTemp: string;
@@ -60,12 +63,15 @@ export function Gauge({
   readonly open: boolean;
   readonly ledger: ReactNode;
 }) {
-  const [draft, setDraft, dropDraft] = useDraft<Draft>(`gauge-${target.unitId}`, {
+  const [kept, setDraft, dropDraft] = useDraft<Draft>(`gauge-${target.unitId}`, {
+    length: units.length,
+    temperature: units.temperature,
     depths: depths.map((d) => sayLength(d, units)),
     cells: {},
     bodyTemp: '',
     gaugeTemp: '',
   });
+  const draft = useMemo(() => inUnits(kept, units), [kept, units]);
   const { save, saving, acceptTheirs } = useSave(saveAction, target);
   const grid = useRef<HTMLTableElement>(null);
   const saveButton = useRef<HTMLButtonElement>(null);
@@ -265,6 +271,20 @@ type GridRead = {
   readonly bodyTempC: number | null;
   readonly gaugeTempC: number | null;
   readonly faults: readonly string[];
+};
+
+/** A draft typed in other units keeps its figures: each bare number gets the unit that it was meant in. */
+const inUnits = (draft: Draft, units: Units): Draft => {
+  if (draft.length === units.length && draft.temperature === units.temperature) return draft;
+  const meant = (text: string, unit: string): string => (/^\s*[\d.,]+\s*$/.test(text) ? `${text.trim()} ${unit}` : text);
+  return {
+    length: units.length,
+    temperature: units.temperature,
+    depths: draft.depths.map((d) => meant(d, draft.length)),
+    cells: Object.fromEntries(Object.entries(draft.cells).map(([key, text]) => [key, meant(text, draft.length)])),
+    bodyTemp: meant(draft.bodyTemp, draft.temperature),
+    gaugeTemp: meant(draft.gaugeTemp, draft.temperature),
+  };
 };
 
 /** What has been typed, in mm; every cell that cannot be read is told. */

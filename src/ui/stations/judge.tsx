@@ -13,7 +13,7 @@ import type { MarkRecord } from '@/core/unit/unit-record';
 import { BoreMap, type Patch } from '../drawing/bore-map';
 import { Profile } from '../drawing/profile';
 import { OUTCOME_WORDS, VerdictSign } from '../drawing/verdict-sign';
-import { LengthField } from '../field/quantity-field';
+import { AngleField, DepthField, LengthField } from '../field/quantity-field';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import { StationFrame } from '../unit/station-frame';
@@ -124,8 +124,8 @@ export function Judge({
                       ))}
                     </select>
                   </label>
-                  <LengthField label="Thinnest wall" mm={wallMm} units={units} onSay={setWallMm} />
-                  <LengthField label="Most clearance" fine mm={whatIfLimit} units={units} onSay={setWhatIfLimit} />
+                  <LengthField label="Thinnest wall" value={wallMm} units={units} onSay={setWallMm} />
+                  <LengthField label="Most clearance" fine value={whatIfLimit} units={units} onSay={setWhatIfLimit} />
                   <p className="self-end text-[13px] text-ink2">
                     {askedWhatIf
                       ? 'A limit of your own is only for asking: clear it to save.'
@@ -200,11 +200,11 @@ export function Judge({
                   {(['x0Mm', 'x1Mm'] as const).map((end) => (
                     <td key={end} className="cell">
                       <LengthField
-                        key={m[end]}
                         label={`${m.name} ${end === 'x0Mm' ? 'from' : 'to'}`}
                         hideLabel
                         className="w-16"
-                        mm={m[end]}
+                        value={m[end]}
+                        disabled={!open}
                         units={units}
                         onSay={(mm) =>
                           mm !== null &&
@@ -215,28 +215,37 @@ export function Judge({
                   ))}
                   {(['clock0Deg', 'clock1Deg'] as const).map((end) => (
                     <td key={end} className="cell">
-                      <NumberField
+                      <AngleField
                         label={`${m.name} clock ${end === 'clock0Deg' ? 'from' : 'to'}`}
+                        hideLabel
+                        className="w-14"
                         value={m[end]}
                         disabled={!open}
-                        onChange={(v) => change(m.id, { [end]: v ?? 0 })}
+                        say="typing"
+                        onSay={(deg) => change(m.id, { [end]: deg ?? 0 })}
                       />
                     </td>
                   ))}
                   <td className="cell">
-                    <NumberField
+                    <DepthField
                       label={`${m.name} depth`}
+                      hideLabel
+                      className="w-14"
                       value={m.depthUm ?? null}
                       disabled={!open}
-                      onChange={(depthUm) => change(m.id, { depthUm })}
+                      say="typing"
+                      onSay={(depthUm) => change(m.id, { depthUm })}
                     />
                   </td>
                   <td className="cell">
-                    <NumberField
+                    <DepthField
                       label={`${m.name} depth uncertainty`}
+                      hideLabel
+                      className="w-14"
                       value={m.depthUncertaintyUm ?? null}
                       disabled={!open}
-                      onChange={(depthUncertaintyUm) => change(m.id, { depthUncertaintyUm })}
+                      say="typing"
+                      onSay={(depthUncertaintyUm) => change(m.id, { depthUncertaintyUm })}
                     />
                   </td>
                   <td className="cell text-center">
@@ -265,7 +274,7 @@ export function Judge({
                     {open && (
                       <button
                         type="button"
-                        className="min-h-11 px-1 text-act"
+                        className="min-h-[44px] px-1 text-act"
                         aria-label={`Remove ${m.name}`}
                         onClick={() => setMarks(marks.filter((x) => x.id !== m.id))}
                       >
@@ -301,33 +310,5 @@ export function Judge({
         />
       )}
     </StationFrame>
-  );
-}
-
-function NumberField({
-  label,
-  value,
-  disabled,
-  onChange,
-}: {
-  readonly label: string;
-  readonly value: number | null;
-  readonly disabled: boolean;
-  readonly onChange: (value: number | null) => void;
-}) {
-  return (
-    <input
-      className="field w-13 tabular-nums"
-      aria-label={label}
-      inputMode="decimal"
-      disabled={disabled}
-      value={value ?? ''}
-      onChange={(e) => {
-        const text = e.target.value.trim().replace(',', '.');
-        const number = Number(text);
-        if (text === '') onChange(null);
-        else if (Number.isFinite(number) && number >= 0) onChange(number);
-      }}
-    />
   );
 }

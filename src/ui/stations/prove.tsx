@@ -10,6 +10,7 @@ import { saySpan, sayWhen } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
 import type { Run } from '@/core/unit/unit-record';
 import { Residuals, Trace } from '../drawing/trace';
+import { PressureField } from '../field/quantity-field';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import { StationFrame } from '../unit/station-frame';
@@ -126,9 +127,25 @@ export function Prove({
               void save({ targetBar, holdS, shield }, uuidv7());
             }}
           >
-            <NumberIn label="Pressure, bar" value={targetBar} min={1} max={200} onChange={setTargetBar} />
-            <NumberIn label="Hold, s" value={holdS} min={15} max={1800} onChange={setHoldS} />
-            <label className="flex min-h-11 items-center gap-2">
+            <PressureField
+              label={`Pressure, ${units.pressure}`}
+              className="w-28"
+              units={units}
+              value={targetBar}
+              onSay={(bar) => bar !== null && setTargetBar(bar)}
+            />
+            <label className="label mb-0">
+              Hold, s
+              <input
+                type="number"
+                className="field mt-1 block w-24 text-ink"
+                min={15}
+                max={1800}
+                value={holdS}
+                onChange={(e) => setHoldS(Number(e.target.value))}
+              />
+            </label>
+            <label className="flex min-h-[44px] items-center gap-2">
               <input type="checkbox" className="size-5 accent-act" checked={shield} onChange={(e) => setShield(e.target.checked)} />
               The shield is shut
             </label>
@@ -158,7 +175,7 @@ export function Prove({
         <ol className="mt-3 text-[13px]">
           {runs.map((r) => (
             <li key={r.id} className="border-b border-hair py-1">
-              {sayWhen(r.startedAt, Date.now())}: {r.targetBar} bar, {r.state}
+              {sayWhen(r.startedAt, Date.now())}: {pressureIn(r.targetBar, units).toFixed(0)} {units.pressure}, {r.state}
               {r.outcome === null ? '' : `, ${r.outcome === 'hold-longer' ? 'hold longer' : r.outcome}`}
               {r.endedAt === null ? '' : ` after ${saySpan(r.endedAt - r.startedAt)}`}
               <span className="text-ink2">{r.because === '' ? '' : ` (${r.because})`}</span>
@@ -213,29 +230,3 @@ function Says({ analysis: a }: { readonly analysis: RunAnalysis }) {
     </div>
   );
 }
-
-const NumberIn = ({
-  label,
-  value,
-  min,
-  max,
-  onChange,
-}: {
-  readonly label: string;
-  readonly value: number;
-  readonly min: number;
-  readonly max: number;
-  readonly onChange: (value: number) => void;
-}) => (
-  <label className="block text-[13px] text-ink2">
-    {label}
-    <input
-      type="number"
-      className="field block w-24 text-ink"
-      min={min}
-      max={max}
-      value={value}
-      onChange={(e) => onChange(Number(e.target.value))}
-    />
-  </label>
-);

@@ -1,5 +1,6 @@
 'use client';
 
+import { Camera } from 'lucide-react';
 import type { Faces } from '@/core/close-up/stack-check';
 import { PART_KINDS } from '@/core/family/part-kind';
 import type { Units } from '@/core/quantity/units';
@@ -9,8 +10,9 @@ import type { TrayPart } from '@/core/strip/tray-door';
 import { LIP_WORDS, Lip } from '../drawing/lip';
 import { LengthField } from '../field/quantity-field';
 import { SaveNote } from '../save/save-note';
-import { useSave } from '../save/use-save';
+import { useTray } from '../save/use-tray';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { type AddPhoto, useAddPhoto } from '../unit/use-add-photo';
 
 export const FATE_WORDS: { readonly [F in NonNullable<TrayPart['fate']>]: string } = {
   refitted: 'goes back',
@@ -23,27 +25,32 @@ type News = Partial<Pick<TrayPart, 'found' | 'condition' | 'faces' | 'dims' | 'f
 /** The tray as it came out: one row a part from the open end. Choosing a condition says that it was there and proposes its fate. */
 export function Strip({
   target,
-  tray,
+  tray: saved,
   units,
   recordPart,
+  addPhoto,
   open,
 }: {
   readonly target: UnitTarget;
   readonly tray: readonly TrayPart[];
   readonly units: Units;
   readonly recordPart: SaveAction;
+  readonly addPhoto: AddPhoto;
   readonly open: boolean;
 }) {
-  const { save, saving, acceptTheirs } = useSave(recordPart, target);
-  const tell = (part: TrayPart, news: News): void => void save({ partId: part.id, news });
+  const { tray, tell, saving, acceptTheirs } = useTray(saved, recordPart, target);
+  const { send, note: photoNote } = useAddPhoto(target.unitId, addPhoto);
   return (
     <div>
       <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <p role="status" className="text-[13px] text-ink2 empty:hidden">
+        {photoNote}
+      </p>
       <div className="overflow-x-auto">
         <table className="w-full border-collapse bg-sheet">
           <thead>
             <tr>
-              {['', 'Part', 'As it came out', 'Lip', `Measured, ${units.length}`, 'Fate', 'Note'].map((h) => (
+              {['', 'Part', 'As it came out', 'Lip', `Measured, ${units.length}`, 'Fate', 'Photo', 'Note'].map((h) => (
                 <th key={h} scope="col" className="th">
                   {h}
                 </th>
@@ -76,14 +83,15 @@ export function Strip({
                     {part.found !== 'absent' &&
                       (MEASURES[part.kind] ?? []).map(({ dim, label, fine }) => (
                         <LengthField
-                          key={`${dim}-${String(part.dims[dim])}`}
+                          key={dim}
                           label={`${part.name}, ${label}`}
                           hideLabel
                           hint={label}
                           className="w-20"
                           fine={fine}
                           units={units}
-                          mm={typeof part.dims[dim] === 'number' ? part.dims[dim] : null}
+                          value={typeof part.dims[dim] === 'number' ? part.dims[dim] : null}
+                          disabled={!open}
                           onSay={(mm) => tell(part, { dims: { ...part.dims, [dim]: mm } })}
                         />
                       ))}
@@ -110,6 +118,9 @@ export function Strip({
                   </select>
                 </td>
                 <td className="cell">
+                  <PartPhoto part={part} open={open} send={send} />
+                </td>
+                <td className="cell">
                   <input
                     className="field min-w-24"
                     aria-label={`Note on the ${part.name}`}
@@ -124,6 +135,42 @@ export function Strip({
         </table>
       </div>
     </div>
+  );
+}
+
+/** The part as it came out: its photo, or a camera to take one. */
+function PartPhoto({
+  part,
+  open,
+  send,
+}: {
+  readonly part: TrayPart;
+  readonly open: boolean;
+  readonly send: (file: File | undefined, caption: string, partId: string) => Promise<void>;
+}) {
+  if (part.photoId !== null)
+    return (
+      <a href={`/photos/${part.photoId}`} target="_blank" rel="noreferrer" className="block size-[44px]">
+        {/* biome-ignore lint/performance/noImgElement: re-encoded to size when it was stored */}
+        <img src={`/photos/${part.photoId}`} alt={part.name} className="size-full object-cover" />
+      </a>
+    );
+  if (!open) return null;
+  return (
+    <label
+      className="flex size-[44px] cursor-pointer items-center justify-center border border-line text-act focus-within:outline-3 focus-within:outline-act"
+      title={`Photo of the ${part.name}`}
+    >
+      <Camera size={18} aria-hidden />
+      <input
+        type="file"
+        accept="image/*"
+        capture="environment"
+        className="sr-only"
+        aria-label={`Photo of the ${part.name}`}
+        onChange={(e) => void send(e.target.files?.[0], part.name, part.id)}
+      />
+    </label>
   );
 }
 
@@ -186,7 +233,7 @@ export function LipPick({
           title={LIP_WORDS[faces]}
           disabled={disabled}
           onClick={() => onPick(faces)}
-          className={`-ml-px flex min-h-11 w-9 items-center justify-center border first:ml-0 ${value === faces ? 'relative border-act bg-tint2' : 'border-line bg-sheet'}`}
+          className={`-ml-px flex min-h-[44px] w-[44px] items-center justify-center border first:ml-0 ${value === faces ? 'relative border-act bg-tint2' : 'border-line bg-sheet'}`}
         >
           <Lip faces={faces} size={20} />
         </button>

@@ -9,13 +9,14 @@ import type { SaveAction, UnitTarget } from './unit-actions';
 /** What only a lead or the owner may do to a unit, always with a reason: open a station again, scrap it, return it as it is. */
 export function LeadBox({
   target,
-  done,
+  canReopen,
   inShop,
   reopen,
   leave,
 }: {
   readonly target: UnitTarget;
-  readonly done: readonly Station[];
+  /** Stations that can be opened again: those signed off, and the one that a unit left from. */
+  readonly canReopen: readonly Station[];
   readonly inShop: boolean;
   readonly reopen: SaveAction;
   readonly leave: SaveAction;
@@ -44,13 +45,11 @@ export function LeadBox({
             onChange={(e) => setStation(e.target.value as Station)}
           >
             <option value="">Station …</option>
-            {done
-              .filter((s) => s !== 'book-in')
-              .map((s) => (
-                <option key={s} value={s}>
-                  {STATION_WORDS[s]}
-                </option>
-              ))}
+            {canReopen.map((s) => (
+              <option key={s} value={s}>
+                {STATION_WORDS[s]}
+              </option>
+            ))}
           </select>
           <button
             type="button"

@@ -2,13 +2,14 @@ import { TriangleAlert } from 'lucide-react';
 import { may, type Person } from '@/core/people/role';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import { CAUTIONS } from '@/core/route/cautions';
-import { STATION_WORDS, type Station } from '@/core/route/station';
+import { STATION_WORDS, STATIONS, type Station } from '@/core/route/station';
 import { EVENT_KINDS } from '@/core/unit/event-kind';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { LeadBox } from './lead-box';
 import { PhotoBox } from './photo-box';
 import { UndoButton } from './undo-button';
 import type { SaveAction } from './unit-actions';
+import type { AddPhoto } from './use-add-photo';
 import { WaitBox } from './wait-box';
 
 export type HistoryEntry = {
@@ -22,7 +23,7 @@ export type HistoryEntry = {
 export type LedgerActions = {
   readonly startWait: SaveAction;
   readonly endWait: SaveAction;
-  readonly addPhoto: (form: FormData) => Promise<{ readonly ok: boolean }>;
+  readonly addPhoto: AddPhoto;
   readonly undo: SaveAction;
   readonly reopen: SaveAction;
   readonly leave: SaveAction;
@@ -89,7 +90,15 @@ export function Ledger({
         </ol>
       </section>
       {may(person.role, 'reopen') && (
-        <LeadBox target={target} done={record.steps.map((s) => s.station)} inShop={inShop} reopen={actions.reopen} leave={actions.leave} />
+        <LeadBox
+          target={target}
+          canReopen={STATIONS.filter(
+            (s) => s !== 'book-in' && (record.steps.some((x) => x.station === s) || (!inShop && s === record.unit.station)),
+          )}
+          inShop={inShop}
+          reopen={actions.reopen}
+          leave={actions.leave}
+        />
       )}
     </div>
   );

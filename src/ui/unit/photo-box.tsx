@@ -1,8 +1,8 @@
 'use client';
 
-import { useRef, useState } from 'react';
-import { uuidv7 } from 'uuidv7';
+import { useRef } from 'react';
 import type { Photo } from '@/core/unit/unit-record';
+import { type AddPhoto, useAddPhoto } from './use-add-photo';
 
 /** The unit's photos; `p` adds one, from a camera where there is one. */
 export function PhotoBox({
@@ -13,25 +13,11 @@ export function PhotoBox({
 }: {
   readonly unitId: string;
   readonly photos: readonly Photo[];
-  readonly addPhoto: (form: FormData) => Promise<{ readonly ok: boolean }>;
+  readonly addPhoto: AddPhoto;
   readonly open: boolean;
 }) {
   const input = useRef<HTMLInputElement>(null);
-  const [note, setNote] = useState('');
-  const send = async (file: File | undefined): Promise<void> => {
-    if (file === undefined) return;
-    setNote('Sending the photo');
-    const form = new FormData();
-    form.set('eventId', uuidv7());
-    form.set('unitId', unitId);
-    form.set('caption', file.name.replace(/\.\w+$/, ''));
-    form.set('file', file);
-    try {
-      setNote((await addPhoto(form)).ok ? '' : 'Not saved: that file is not a picture of at most 10 MB.');
-    } catch {
-      setNote('No connection: the photo was not sent. Choose it again when the line is back.');
-    }
-  };
+  const { send, note } = useAddPhoto(unitId, addPhoto);
   return (
     <section className="border-t border-hair pt-3">
       <div className="flex items-center justify-between">
@@ -40,7 +26,7 @@ export function PhotoBox({
           <button
             type="button"
             data-key="p"
-            className="min-h-11 font-bold text-act"
+            className="min-h-[44px] font-bold text-act"
             title="Add a photo (p)"
             onClick={() => input.current?.click()}
           >
@@ -55,7 +41,7 @@ export function PhotoBox({
         className="hidden"
         aria-label="Photo file"
         tabIndex={-1}
-        onChange={(e) => void send(e.target.files?.[0])}
+        onChange={(e) => void send(e.target.files?.[0], (e.target.files?.[0]?.name ?? '').replace(/\.\w+$/, ''))}
       />
       <p role="status" className="text-[13px] text-ink2 empty:hidden">
         {note}

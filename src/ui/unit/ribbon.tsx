@@ -26,7 +26,7 @@ export function Ribbon({ tag, route, here }: { readonly tag: string; readonly ro
           data-key={stop.station === 'gauge' ? 'g' : undefined}
           aria-current={stop.station === here ? 'step' : undefined}
           title={whyOf(stop)}
-          className={`flex min-h-11 shrink-0 items-center gap-1.5 border-b-[3px] px-2 pt-[3px] ${stop.station === here ? 'border-act' : 'border-transparent'} ${stop.state === 'now' ? 'font-bold text-act' : stop.state === 'skipped' ? 'text-ink2 line-through decoration-line' : stop.state === 'ahead' ? 'text-ink2' : ''}`}
+          className={`flex min-h-[44px] shrink-0 items-center gap-1.5 border-b-[3px] px-2 pt-[3px] ${stop.station === here ? 'border-act' : 'border-transparent'} ${stop.state === 'now' ? 'font-bold text-act' : stop.state === 'skipped' ? 'text-ink2 line-through decoration-line' : stop.state === 'ahead' ? 'text-ink2' : ''}`}
         >
           <StopSign state={stop.state} />
           {STATION_WORDS[stop.station]}

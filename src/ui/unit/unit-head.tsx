@@ -71,6 +71,7 @@ export function UnitHead({
         lanes={unit.geometry.seals.map((s) => laneOf(s, rules.laneMarginMm))}
         marks={['book-in', 'strip', 'close-up', 'set', 'prove', 'release'].includes(station) ? [] : marks}
         present={present}
+        trayHref={['strip', 'close-up'].includes(station) ? '' : `/units/${tagOf(unit)}/strip`}
       />
     </section>
   );

@@ -27,11 +27,11 @@ export default async function RulesPage() {
         <tbody>
           {RULE_NAMES.map((name) => (
             <tr key={name}>
-              <th scope="row" className="cell font-normal">
-                {name}
+              <th scope="row" className="cell font-normal" title={name}>
+                {RULES[name].label}
               </th>
               <td className="cell font-bold whitespace-nowrap">
-                {set.rules[name] === null ? 'by table' : `${set.rules[name]} ${RULES[name].unit}`}
+                {set.rules[name] === null ? 'not set' : `${set.rules[name]} ${RULES[name].unit}`}
               </td>
               <td className="cell text-ink2">{RULES[name].why}</td>
             </tr>

@@ -11,8 +11,10 @@ export async function POST(request: Request, { params }: { params: Promise<{ nam
   if (!(await mayCompute())) return problem(401, 'Sign in, or send the token as a bearer.');
   const calculation = CALCULATIONS.get((await params).name);
   if (calculation === undefined) return problem(404, 'There is no such calculation.');
-  if (Number(request.headers.get('content-length') ?? 0) > LARGEST_BODY) return problem(413, 'The body is larger than 16 MB.');
+  const tooLarge = () => problem(413, 'The body is larger than 16 MB.');
+  if (Number(request.headers.get('content-length') ?? 0) > LARGEST_BODY) return tooLarge();
   const text = await request.text();
+  if (text.length > LARGEST_BODY) return tooLarge();
   const body = parseJson(text);
   if (body === undefined) return problem(400, 'The body is not JSON.', [{ path: '', message: 'is not JSON' }]);
   const result = calculation.run(body.value, (await rulesInForce(await theDb())).rules);
