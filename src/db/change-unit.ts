@@ -33,12 +33,13 @@ export const refused = (...reasons: readonly string[]) => fail({ code: 'refused'
 
 /**
  * The one way to change a unit: its rows, its summary, its version and its event go in one transaction.
- * @param decide gives the edits from the unit as it is inside the transaction, or refuses
+ * A unit's times only go forward, also when the machine's clock was set back: what comes later in its history is later.
+ * @param decide gives the edits from the unit as it is inside the transaction and the time of the change, or refuses
  */
 export async function changeUnit(
   db: Db,
   change: Change,
-  decide: (unit: UnitRecord, tx: Tx) => Result<readonly Edit[], ChangeError> | Promise<Result<readonly Edit[], ChangeError>>,
+  decide: (unit: UnitRecord, at: number, tx: Tx) => Result<readonly Edit[], ChangeError> | Promise<Result<readonly Edit[], ChangeError>>,
 ): Promise<Result<Changed, ChangeError>> {
   // Read ahead of the turn, so that the transaction is short; inside it the version tells whether this still holds.
   const ahead = await loadUnit(db, change.unitId);
@@ -55,7 +56,8 @@ export async function changeUnit(
       return refused(`This unit has left the shop: ${before.unit.exit}.`);
     const clash = change.version === null ? undefined : await staleness(tx, change, change.version, row.version);
     if (clash !== undefined) return fail(clash);
-    const edits = await decide(before, tx);
+    const at = Math.max(change.at, row.changedAt + 1);
+    const edits = await decide(before, at, tx);
     if (!edits.ok) return edits;
     const others = edits.value.filter((e) => e.table !== 'units');
     const changes = await applyEdits(tx, others);
@@ -63,9 +65,9 @@ export async function changeUnit(
     const after = recordAfter({ ...before, unit: toUnit(wanted) }, others) ?? (await loadUnit(tx, change.unitId));
     if (after === undefined) throw new Error(`unit ${change.unitId} vanished inside its change`);
     const version = row.version + 1;
-    const unit = { ...wanted, ...summaryOf({ ...after, unit: toUnit(wanted) }), version };
+    const unit = { ...wanted, ...summaryOf({ ...after, unit: toUnit(wanted) }), version, changedAt: at };
     await tx.update(units).set(unit).where(eq(units.id, change.unitId));
-    await appendEvent(tx, change, version, [...changes, { table: 'units', id: row.id, before: row, after: unit }]);
+    await appendEvent(tx, { ...change, at }, version, [...changes, { table: 'units', id: row.id, before: row, after: unit }]);
     return ok({ unitId: change.unitId, version });
   });
 }

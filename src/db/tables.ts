@@ -113,6 +113,8 @@ export const units = sqliteTable(
     dueAt: time().notNull(),
     createdAt: time().notNull(),
     version: integer().notNull(),
+    /** Time of the unit's last event. */
+    changedAt: time().notNull(),
     /** Computed from the records with every change, for the rack: the station it is at, or how it left. */
     station: text().notNull(),
     outcome: text(),

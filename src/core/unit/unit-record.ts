@@ -27,6 +27,7 @@ export type Unit = {
   readonly dueAt: number;
   readonly createdAt: number;
   readonly version: number;
+  readonly changedAt: number;
   readonly station: string;
   readonly outcome: string | null;
   readonly targetDiaMm: number | null;

@@ -282,6 +282,7 @@ CREATE TABLE `units` (
 	`due_at` integer NOT NULL,
 	`created_at` integer NOT NULL,
 	`version` integer NOT NULL,
+	`changed_at` integer NOT NULL,
 	`station` text NOT NULL,
 	`outcome` text,
 	`target_dia_mm` real,

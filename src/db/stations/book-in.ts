@@ -62,6 +62,7 @@ export function bookIn(db: Db, person: Person, at: number, b: BookIn): Promise<C
       dueAt: b.promisedAt,
       createdAt: at,
       version: 1,
+      changedAt: at,
       station: 'strip',
       outcome: null,
       targetDiaMm: null,

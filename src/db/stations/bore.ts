@@ -24,18 +24,18 @@ export type GaugingEntry = {
 
 /** Saves a gauging and signs the station off. A verdict on earlier readings stands no more. */
 export const saveGauging = (db: Db, change: Change, g: GaugingEntry): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, change, (record) => {
+  changeUnit(db, change, (record, at) => {
     const notNow = whyNotNow('gauge', routeOfUnit(record));
     if (notNow.length > 0) return refused(...notNow);
     const { gaugingId, readings, ...temps } = g;
     return ok([
-      put('gaugings', { id: gaugingId, unitId: record.unit.id, at: change.at, personId: change.person.id, ...temps }),
+      put('gaugings', { id: gaugingId, unitId: record.unit.id, at, personId: change.person.id, ...temps }),
       ...readings.map((r, seq) => put('readings', { id: `${gaugingId}-${seq}`, gaugingId, seq, ...r })),
       put('steps', {
         id: `${record.unit.id}-gauge`,
         unitId: record.unit.id,
         station: 'gauge',
-        at: change.at,
+        at,
         personId: change.person.id,
         note: '',
         override: null,
@@ -54,7 +54,7 @@ export type JudgementEntry = {
 
 /** Saves the marks and the verdict on them, computed here from the record; signs Judge off when nothing is open. */
 export const saveJudgement = (db: Db, change: Change, j: JudgementEntry): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, change, async (record, tx) => {
+  changeUnit(db, change, async (record, at, tx) => {
     const notNow = whyNotNow('judge', routeOfUnit(record));
     if (notNow.length > 0) return refused(...notNow);
     const gauging = currentGauging(record);
@@ -68,7 +68,7 @@ export const saveJudgement = (db: Db, change: Change, j: JudgementEntry): Promis
       unitId: record.unit.id,
       gaugingId: gauging.id,
       ruleSetId: rules.id,
-      at: change.at,
+      at,
       personId: change.person.id,
       outcome: answer.outcome,
       input,
@@ -98,7 +98,7 @@ export const saveJudgement = (db: Db, change: Change, j: JudgementEntry): Promis
       verdicts: [...record.verdicts, verdict],
       steps: record.steps.filter((s) => !fallen.includes(s.station)),
     };
-    const done = signOffEdits(judged, change, { station: 'judge', note: '', override: null });
+    const done = signOffEdits(judged, { ...change, at }, { station: 'judge', note: '', override: null });
     return done.ok ? ok([...edits.filter((e) => !('drop' in e && e.drop === `${record.unit.id}-judge`)), done.value]) : done;
   });
 

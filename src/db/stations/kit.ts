@@ -22,7 +22,7 @@ export async function kitStore(db: Reader): Promise<readonly StoredKit[]> {
 
 /** Sets one kit aside for a unit: it leaves the shelf in the same transaction, and never below zero. */
 export const setKitAside = (db: Db, change: Change, kitId: string): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, change, async (record, tx) => {
+  changeUnit(db, change, async (record, at, tx) => {
     const [kit] = await tx.select().from(kits).where(eq(kits.id, kitId));
     if (kit === undefined) return refused('There is no such kit.');
     if ((await onHand(tx, kitId)) < 1) return refused(`${kit.number} is gone: none on the shelf.`);
@@ -34,7 +34,7 @@ export const setKitAside = (db: Db, change: Change, kitId: string): Promise<Resu
         unitId: record.unit.id,
         qty: -1,
         reason: 'set-aside',
-        at: change.at,
+        at,
         personId: change.person.id,
       }),
     ]);

@@ -22,8 +22,8 @@ export type NewPhoto = { readonly caption: string; readonly bytes: Uint8Array; r
 export async function addPhoto(db: Db, change: Change, photo: NewPhoto): Promise<Result<Changed, ChangeError>> {
   const hash = await storePhoto(photo.bytes);
   if (hash === undefined) return fail({ code: 'refused', reasons: ['That file is not a picture that can be read (JPEG, PNG, WebP).'] });
-  return changeUnit(db, change, (record) => {
-    const row = { id: change.eventId, unitId: record.unit.id, hash, caption: photo.caption, at: change.at, personId: change.person.id };
+  return changeUnit(db, change, (record, at) => {
+    const row = { id: change.eventId, unitId: record.unit.id, hash, caption: photo.caption, at, personId: change.person.id };
     const edits: Edit[] = [put('photos', row)];
     if (photo.partId !== null) {
       const seq = record.tray.findIndex((p) => p.id === photo.partId);

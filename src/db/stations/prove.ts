@@ -22,7 +22,7 @@ export type RunEnd = {
 
 /** Notes that a run begins, so that one which never ends is seen. */
 export const startRun = (db: Db, change: Change, s: RunStart): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, change, (record) => {
+  changeUnit(db, change, (record, at) => {
     const notNow = whyNotNow('prove', routeOfUnit(record));
     if (notNow.length > 0) return refused(...notNow);
     const row = {
@@ -30,7 +30,7 @@ export const startRun = (db: Db, change: Change, s: RunStart): Promise<Result<Ch
       unitId: record.unit.id,
       rig: '',
       personId: change.person.id,
-      startedAt: change.at,
+      startedAt: at,
       endedAt: null,
       because: '',
       outcome: null,
@@ -42,7 +42,7 @@ export const startRun = (db: Db, change: Change, s: RunStart): Promise<Result<Ch
 
 /** Stores a run whole, whatever its end. Only a finished one has an outcome. */
 export const endRun = (db: Db, change: Change, e: RunEnd): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, change, async (_, tx) => {
+  changeUnit(db, change, async (_, at, tx) => {
     const [row] = await tx.select().from(rigRuns).where(eq(rigRuns.id, e.runId));
     if (row === undefined) return refused('There is no such run.');
     const outcome = e.state === 'finished' ? (e.analysis?.outcome ?? null) : null;
@@ -50,7 +50,7 @@ export const endRun = (db: Db, change: Change, e: RunEnd): Promise<Result<Change
       put('rigRuns', {
         ...row,
         rig: e.rig,
-        endedAt: change.at,
+        endedAt: at,
         state: e.state,
         because: e.because,
         outcome,

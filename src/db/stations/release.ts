@@ -14,7 +14,7 @@ import { signOffEdits } from './sign-off';
 
 /** Adds one person's signature. For brake parts the second is a lead's, and never the same person's. The caller has checked the PIN. */
 export const signForRelease = (db: Db, change: Change, signer: Person): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, change, (record) => {
+  changeUnit(db, change, (record, at) => {
     const notNow = whyNotNow('release', routeOfUnit(record));
     if (notNow.length > 0) return refused(...notNow);
     if (record.signatures.some((s) => s.personId === signer.id))
@@ -26,7 +26,7 @@ export const signForRelease = (db: Db, change: Change, signer: Person): Promise<
         personId: signer.id,
         name: signer.name,
         role: signer.role,
-        at: change.at,
+        at,
       }),
     ]);
   });
@@ -42,9 +42,9 @@ export type Certificate = {
 
 /** Releases a unit: conditions met, certificate numbered and chained to the one before, unit off the rack. */
 export const release = (db: Db, change: Change): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, change, async (record, tx) => {
+  changeUnit(db, change, async (record, at, tx) => {
     const facts = factsOf(record);
-    const done = signOffEdits(record, change, { station: 'release', note: '', override: null });
+    const done = signOffEdits(record, { ...change, at }, { station: 'release', note: '', override: null });
     if (!done.ok) return done;
     const [last] = await tx
       .select({ number: certificates.number, hash: certificates.hash })
@@ -61,7 +61,7 @@ export const release = (db: Db, change: Change): Promise<Result<Changed, ChangeE
       .where(eq(rigRuns.id, facts.proof === null ? '' : (record.runs.at(-1)?.id ?? '')));
     const names = new Map((await tx.select({ id: people.id, name: people.name }).from(people)).map((p) => [p.id, p.name]));
     const number = (last?.number ?? 0) + 1;
-    const statement = stateRelease(record, { number, at: change.at, run: run ?? null, nameOf: (id) => names.get(id) ?? id });
+    const statement = stateRelease(record, { number, at, run: run ?? null, nameOf: (id) => names.get(id) ?? id });
     const previousHash = last?.hash ?? '';
     const hash = createHash('sha256')
       .update(`${previousHash}\n${canonical(statement)}`)
@@ -72,13 +72,13 @@ export const release = (db: Db, change: Change): Promise<Result<Changed, ChangeE
         id: change.eventId,
         number,
         unitId: record.unit.id,
-        at: change.at,
+        at,
         statement,
         hash,
         previousHash,
         supersedes: earlier?.number ?? null,
       }),
-      put('units', { ...record.unit, exit: 'released', exitAt: change.at }),
+      put('units', { ...record.unit, exit: 'released', exitAt: at }),
     ]);
   });
 

@@ -19,8 +19,8 @@ export type SignOff = {
 
 /** Signs a station off: refused with every reason while conditions are unmet, unless a lead overrides them with a reason of their own. */
 export const signOff = (db: Db, change: Change, s: SignOff): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, change, (record) => {
-    const edits = signOffEdits(record, change, s);
+  changeUnit(db, change, (record, at) => {
+    const edits = signOffEdits(record, { ...change, at }, s);
     return edits.ok ? ok([edits.value]) : edits;
   });
 
@@ -54,15 +54,11 @@ export const boreChanged = (
   note: string,
   material: Material | null,
 ): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, change, (record) => {
-    const done = signOffEdits(record, change, { station, note, override: null });
+  changeUnit(db, change, (record, at) => {
+    const done = signOffEdits(record, { ...change, at }, { station, note, override: null });
     if (!done.ok) return done;
     const again = reopenedBy(station).map((x) => drop('steps', `${record.unit.id}-${x}`));
-    return ok([
-      done.value,
-      ...again,
-      put('units', { ...record.unit, boreChangedAt: change.at, material: material ?? record.unit.material }),
-    ]);
+    return ok([done.value, ...again, put('units', { ...record.unit, boreChangedAt: at, material: material ?? record.unit.material })]);
   });
 
 /**
@@ -87,4 +83,4 @@ export const reopen = (db: Db, change: Change, station: Station): Promise<Result
 
 /** The unit leaves without being released. */
 export const leave = (db: Db, change: Change, exit: 'scrapped' | 'returned'): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, change, (record) => ok([put('units', { ...record.unit, exit, exitAt: change.at })]));
+  changeUnit(db, change, (record, at) => ok([put('units', { ...record.unit, exit, exitAt: at })]));

@@ -7,14 +7,14 @@ import { timers, units } from '../tables';
 
 /** Starts a wait on a unit: a soak, a cure, an order, an answer. @param minutes from 1 up */
 export const startWait = (db: Db, change: Change, label: string, minutes: number): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, change, (record) =>
+  changeUnit(db, change, (record, at) =>
     ok([
       put('timers', {
         id: change.eventId,
         unitId: record.unit.id,
         label,
-        startedAt: change.at,
-        endsAt: change.at + minutes * 60_000,
+        startedAt: at,
+        endsAt: at + minutes * 60_000,
         personId: change.person.id,
         doneAt: null,
       }),
@@ -22,11 +22,9 @@ export const startWait = (db: Db, change: Change, label: string, minutes: number
   );
 
 export const endWait = (db: Db, change: Change, timerId: string): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, change, (record) => {
+  changeUnit(db, change, (record, at) => {
     const timer = record.timers.find((t) => t.id === timerId);
-    return timer === undefined
-      ? refused('There is no such wait.')
-      : ok([put('timers', { ...timer, unitId: record.unit.id, doneAt: change.at })]);
+    return timer === undefined ? refused('There is no such wait.') : ok([put('timers', { ...timer, unitId: record.unit.id, doneAt: at })]);
   });
 
 /** Waits that still run on units in the shop, the next to end first. */

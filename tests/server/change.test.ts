@@ -1,0 +1,177 @@
+import { eq } from 'drizzle-orm';
+import { beforeAll, describe, expect, test } from 'vitest';
+import { ok } from '@/core/result';
+import { saySaveError } from '@/core/wire/save-error';
+import { changeUnit } from '@/db/change-unit';
+import { EventPayload, put } from '@/db/event-payload';
+import { historyOf } from '@/db/history';
+import { bookIn } from '@/db/stations/book-in';
+import { signOff } from '@/db/stations/sign-off';
+import { recordPart } from '@/db/stations/tray';
+import { startWait } from '@/db/stations/waits';
+import { customers, unitEvents, units } from '@/db/tables';
+import { openShop, PEOPLE, type Shop, START } from './shop';
+
+let shop: Shop;
+beforeAll(async () => {
+  shop = await openShop();
+});
+
+const eventsOf = (unitId: string) => shop.db.select().from(unitEvents).where(eq(unitEvents.unitId, unitId)).orderBy(unitEvents.version);
+
+describe('every change', () => {
+  test('appends an event in the same transaction: who, when, what, before and after', async () => {
+    const unitId = await shop.book();
+    const change = await shop.change(unitId, 'part-recorded');
+    const found = { found: 'present', condition: 'split', fate: 'replaced' } as const;
+    expect((await recordPart(shop.db, change, `${unitId}-left-boot`, found)).ok).toBe(true);
+    const [booked, event] = await eventsOf(unitId);
+    expect(booked).toMatchObject({ kind: 'booked-in', version: 1, personId: 'cas' });
+    expect(event).toMatchObject({ id: change.eventId, kind: 'part-recorded', version: 2, personId: 'tess', at: change.at });
+    const { changes } = EventPayload.parse(event?.payload);
+    const part = changes.find((c) => c.table === 'parts');
+    expect(part?.before).toMatchObject({ slotId: 'left-boot', found: null });
+    expect(part?.after).toMatchObject({ slotId: 'left-boot', ...found });
+    expect(changes.find((c) => c.table === 'units')?.after).toMatchObject({ version: 2 });
+  });
+
+  test('that is refused leaves neither row nor event', async () => {
+    const unitId = await shop.book();
+    const refused = await signOff(shop.db, await shop.change(unitId, 'signed-off'), { station: 'strip', note: '', override: null });
+    expect(refused.ok).toBe(false);
+    expect((await eventsOf(unitId)).length).toBe(1);
+    expect((await shop.record(unitId)).unit.version).toBe(1);
+  });
+
+  test('that breaks half-way is not half there', async () => {
+    const unitId = await shop.book();
+    const { unit } = await shop.record(unitId);
+    const broken = changeUnit(shop.db, await shop.change(unitId, 'signed-off'), () =>
+      ok([
+        put('units', { ...unit, position: 'nowhere' }),
+        put('timers', { id: 't', unitId: 'no such unit', label: '', startedAt: 0, endsAt: 0, personId: 'tess', doneAt: null }),
+      ]),
+    );
+    await expect(broken).rejects.toThrow();
+    expect((await shop.record(unitId)).unit).toMatchObject({ position: 'rear left', version: 1 });
+    expect((await eventsOf(unitId)).length).toBe(1);
+  });
+
+  test('sent twice with the same id applies once and gives the same answer', async () => {
+    const unitId = await shop.book();
+    const change = await shop.change(unitId, 'wait-started');
+    const first = await startWait(shop.db, change, 'penetrant soak', 60);
+    const again = await startWait(shop.db, change, 'penetrant soak', 60);
+    expect(again).toEqual(first);
+    expect((await shop.record(unitId)).timers.length).toBe(1);
+  });
+
+  test('to a unit that is not there says so', async () => {
+    const change = { ...(await shop.change(await shop.book(), 'wait-started')), unitId: 'nobody' };
+    expect(await startWait(shop.db, change, 'x', 1)).toEqual({ ok: false, error: { code: 'no-such-unit' } });
+  });
+});
+
+describe('booking in', () => {
+  test('twice with the same id gives one unit and one tag; tags count up', async () => {
+    const unitId = await shop.book({ unitId: 'same' });
+    const before = (await shop.record(unitId)).unit.tagNo;
+    await shop.book({ unitId: 'same' });
+    const next = await shop.book();
+    expect((await shop.record(next)).unit.tagNo).toBe(before + 1);
+    expect((await shop.db.select().from(units).where(eq(units.id, 'same'))).length).toBe(1);
+  });
+
+  test('a customer of the same name and telephone is the same customer', async () => {
+    await shop.book({ customer: 'Norrvik Ice Hall', phone: '1' });
+    await shop.book({ customer: 'Norrvik Ice Hall', phone: '1' });
+    await shop.book({ customer: 'Norrvik Ice Hall', phone: '2' });
+    expect((await shop.db.select().from(customers).where(eq(customers.name, 'Norrvik Ice Hall'))).length).toBe(2);
+  });
+
+  test('many at once get a tag each', async () => {
+    const ids = await Promise.all(Array.from({ length: 20 }, () => shop.book()));
+    const tags = await Promise.all(ids.map(async (id) => (await shop.record(id)).unit.tagNo));
+    expect(new Set(tags).size).toBe(20);
+  });
+
+  test('gives the tray of its family and the geometry of its size', async () => {
+    const { tray, unit } = await shop.record(await shop.book({ family: 'master-tandem', nominalMm: 25.4 }));
+    expect(tray.map((p) => p.slotId).slice(0, 4)).toEqual(['boot', 'circlip', 'stop-washer', 'rear-piston']);
+    expect(tray.every((p) => p.found === null && p.fate === null)).toBe(true);
+    expect(unit.geometry.nominalMm).toBe(25.4);
+    expect(unit.station).toBe('strip');
+  });
+
+  test('a lost acknowledgement does no harm: the second answer is the first', async () => {
+    const entry = { unitId: 'again', customer: 'C', phone: '', machine: 'M', family: 'wheel-double', position: '', nominalMm: 19 } as const;
+    const rest = { material: 'alloy', complaints: [], complaintText: '', identityMarks: '', promisedAt: START } as const;
+    const first = await bookIn(shop.db, PEOPLE.counter, START, { ...entry, ...rest });
+    expect(await bookIn(shop.db, PEOPLE.counter, START + 5, { ...entry, ...rest, machine: 'other' })).toEqual(first);
+  });
+});
+
+describe('two people on one unit', () => {
+  const boot = { found: 'present', condition: 'hard', fate: 'replaced' } as const;
+
+  test('the second save from the same version is refused with both versions and what was done since', async () => {
+    const unitId = await shop.book();
+    const [mine, theirs] = [await shop.change(unitId, 'wait-started'), await shop.change(unitId, 'wait-started', PEOPLE.other)];
+    await startWait(shop.db, { ...theirs, note: 'penetrant soak' }, 'penetrant soak', 60);
+    const clash = await startWait(shop.db, mine, 'approval', 60);
+    expect(clash).toEqual({
+      ok: false,
+      error: {
+        code: 'stale',
+        yours: { version: 1, what: 'wait-started' },
+        theirs: { version: 2, since: [{ by: 'Odo', at: theirs.at, what: 'wait-started', note: 'penetrant soak' }] },
+      },
+    });
+    expect(clash.ok ? [] : saySaveError(clash.error)[0]).toMatch(/started from version 1, the unit is at 2/);
+    expect((await shop.record(unitId)).timers.map((t) => t.label)).toEqual(['penetrant soak']);
+    expect((await startWait(shop.db, { ...mine, version: 2 }, 'approval', 60)).ok).toBe(true);
+  });
+
+  test('two parts of one tray at once do not clash: both are kept', async () => {
+    const unitId = await shop.book();
+    const [mine, theirs] = [await shop.change(unitId, 'part-recorded'), await shop.change(unitId, 'part-recorded', PEOPLE.other)];
+    expect((await recordPart(shop.db, theirs, `${unitId}-left-boot`, boot)).ok).toBe(true);
+    expect(await recordPart(shop.db, mine, `${unitId}-right-boot`, boot)).toEqual({ ok: true, value: { unitId, version: 3 } });
+    const { tray } = await shop.record(unitId);
+    expect(tray.filter((p) => p.fate === 'replaced').map((p) => p.slotId)).toEqual(['left-boot', 'right-boot']);
+  });
+
+  test('the same part at once does clash', async () => {
+    const unitId = await shop.book();
+    const [mine, theirs] = [await shop.change(unitId, 'part-recorded'), await shop.change(unitId, 'part-recorded', PEOPLE.other)];
+    await recordPart(shop.db, theirs, `${unitId}-left-boot`, boot);
+    const clash = await recordPart(shop.db, mine, `${unitId}-left-boot`, { ...boot, condition: 'split' });
+    expect(clash).toMatchObject({ ok: false, error: { code: 'stale' } });
+    expect((await shop.record(unitId)).tray.find((p) => p.slotId === 'left-boot')?.condition).toBe('hard');
+  });
+
+  test('a version from the future is refused too', async () => {
+    const unitId = await shop.book();
+    const change = { ...(await shop.change(unitId, 'wait-started')), version: 9 };
+    expect(await startWait(shop.db, change, 'x', 1)).toMatchObject({ ok: false, error: { code: 'stale' } });
+  });
+
+  test('fifty at once on one unit: each is applied in turn or refused, and the events have no gap', async () => {
+    const unitId = await shop.book();
+    const changes = await Promise.all(
+      Array.from({ length: 50 }, () => shop.change(unitId, 'wait-started', PEOPLE.tech, { version: null })),
+    );
+    const results = await Promise.all(changes.map((c) => startWait(shop.db, c, 'soak', 5)));
+    expect(results.every((r) => r.ok)).toBe(true);
+    expect((await eventsOf(unitId)).map((e) => e.version)).toEqual(Array.from({ length: 51 }, (_, i) => i + 1));
+  });
+});
+
+test('the history is told newest first, with names', async () => {
+  const unitId = await shop.book();
+  await startWait(shop.db, { ...(await shop.change(unitId, 'wait-started')), note: 'seal soak' }, 'seal soak', 10);
+  expect((await historyOf(shop.db, unitId)).map((h) => [h.by, h.kind, h.note])).toEqual([
+    ['Tess', 'wait-started', 'seal soak'],
+    ['Cas', 'booked-in', ''],
+  ]);
+});

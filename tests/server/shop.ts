@@ -1,0 +1,101 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll } from 'vitest';
+import type { Person } from '@/core/people/role';
+import { STANDARD_RULES } from '@/core/rules/rule-set';
+import type { EventKind } from '@/core/unit/event-kind';
+import type { UnitRecord } from '@/core/unit/unit-record';
+import type { Change } from '@/db/change-unit';
+import { type Db, migrateDb, openDb } from '@/db/connection';
+import { loadUnit } from '@/db/load-unit';
+import { addPerson } from '@/db/people';
+import { insertKit, insertRuleSet } from '@/db/shop-setup';
+import { type BookIn, bookIn } from '@/db/stations/book-in';
+import { KITS } from '../../demo/kits';
+import { seeded } from '../../demo/random';
+import { Work } from '../../demo/work';
+
+export const START = Date.UTC(2026, 4, 4, 8);
+export const PEOPLE = {
+  tech: { id: 'tess', name: 'Tess', role: 'technician', bench: 'Bench 1' },
+  other: { id: 'odo', name: 'Odo', role: 'technician', bench: 'Bench 2' },
+  lead: { id: 'lena', name: 'Lena', role: 'lead', bench: null },
+  counter: { id: 'cas', name: 'Cas', role: 'counter', bench: null },
+  owner: { id: 'oona', name: 'Oona', role: 'owner', bench: null },
+} as const satisfies Record<string, Person>;
+export const PINS: Readonly<Record<string, string>> = { tess: '1111', odo: '2222', lena: '333333', cas: '4444', oona: '555555' };
+
+/** A data folder of this test file's own; photos and the database go there, and it goes when the file is done. */
+export const ownFolder = (): string => {
+  const folder = mkdtempSync(join(tmpdir(), 'eddrin-'));
+  process.env.EDDRIN_DATA = folder;
+  afterAll(() => rmSync(folder, { recursive: true, force: true }));
+  return folder;
+};
+
+/** A shop with its people, rules and the demo's kits, in a real database in a file. */
+export async function openShop(): Promise<Shop> {
+  const folder = ownFolder();
+  const db = await openDb(`file:${join(folder, 'shop.db')}`);
+  await migrateDb(db);
+  for (const person of Object.values(PEOPLE)) await addPerson(db, { ...person, pin: PINS[person.id] as string }, START);
+  await insertRuleSet(db, { version: 1, at: START, personId: PEOPLE.owner.id, note: 'as it starts', rules: STANDARD_RULES });
+  // Enough of the kit that most of the units here take.
+  for (const kit of KITS) await insertKit(db, kit.number === 'K-131' ? { ...kit, stock: 60 } : kit, START, PEOPLE.counter.id);
+  return new Shop(db, folder);
+}
+
+let serial = 0;
+
+export class Shop {
+  private readonly workers = new Map<string, Work>();
+
+  constructor(
+    readonly db: Db,
+    readonly folder: string,
+  ) {}
+
+  /** Books a unit in, as the counter does. */
+  async book(more: Partial<BookIn> = {}): Promise<string> {
+    serial += 1;
+    const unitId = more.unitId ?? `unit-${serial}`;
+    await bookIn(this.db, PEOPLE.counter, START, {
+      unitId,
+      customer: 'Aldwater Orchards',
+      phone: '014',
+      machine: 'Orchard tractor',
+      family: 'wheel-double',
+      position: 'rear left',
+      nominalMm: 22.225,
+      material: 'cast-iron',
+      complaints: ['wet-boot'],
+      complaintText: '',
+      identityMarks: 'DN 22',
+      promisedAt: START + 86_400_000,
+      ...more,
+    });
+    return unitId;
+  }
+
+  /** Someone who works a unit along, by the doors that the screens use. */
+  worker(unitId: string): Work {
+    const work = this.workers.get(unitId) ?? new Work(this.db, unitId, START, seeded(7), { bench: PEOPLE.tech, lead: PEOPLE.lead });
+    this.workers.set(unitId, work);
+    return work;
+  }
+
+  async record(unitId: string): Promise<UnitRecord> {
+    const record = await loadUnit(this.db, unitId);
+    if (record === undefined) throw new Error(`no unit ${unitId}`);
+    return record;
+  }
+
+  /** A change as a page sends it, from the version that it shows now. */
+  async change(unitId: string, kind: EventKind, person: Person = PEOPLE.tech, more: Partial<Change> = {}): Promise<Change> {
+    serial += 1;
+    const eventId = `event-${serial}`;
+    const { version } = (await this.record(unitId)).unit;
+    return { eventId, unitId, person, at: START + serial * 60_000, version, kind, note: '', ...more };
+  }
+}

@@ -1,0 +1,457 @@
+import { beforeAll, describe, expect, test } from 'vitest';
+import { may } from '@/core/people/role';
+import { analyseRun } from '@/core/prove/run-analysis';
+import type { Result } from '@/core/result';
+import type { STATIONS } from '@/core/route/station';
+import { STANDARD_RULES } from '@/core/rules/rule-set';
+import { routeOfUnit } from '@/core/unit/facts-of';
+import type { ChangeError } from '@/db/change-unit';
+import { saveGauging, saveJudgement } from '@/db/stations/bore';
+import { kitStore, putKitBack, setKitAside } from '@/db/stations/kit';
+import { breakLostRuns, endRun, lastRunOf, startRun } from '@/db/stations/prove';
+import { certificateOf, release, signForRelease } from '@/db/stations/release';
+import { boreChanged, leave, reopen, signOff } from '@/db/stations/sign-off';
+import { recordPart } from '@/db/stations/tray';
+import { undoable, undoLast } from '@/db/stations/undo';
+import { endWait, openWaits, startWait } from '@/db/stations/waits';
+import { seeded } from '../../demo/random';
+import { simulate } from '../../demo/work';
+import { SOUND, type Truth } from '../../devices/rig/chamber';
+import { openShop, PEOPLE, type Shop } from './shop';
+
+let shop: Shop;
+beforeAll(async () => {
+  shop = await openShop();
+});
+
+/** Why something was refused; fails when it was not. */
+const reasons = (result: Result<unknown, ChangeError>): readonly string[] => {
+  if (result.ok || result.error.code !== 'refused') throw new Error(`not refused: ${JSON.stringify(result)}`);
+  return result.error.reasons;
+};
+const stationOf = async (unitId: string): Promise<string> => (await shop.record(unitId)).unit.station;
+const done = (station: (typeof STATIONS)[number]) => ({ station, note: '', override: null });
+
+/** A unit worked up to a station by the doors that the screens use. */
+const at = async (station: 'clean' | 'gauge' | 'judge' | 'kit' | 'close-up' | 'prove' | 'release', more = {}): Promise<string> => {
+  const unitId = await shop.book(more);
+  const work = shop.worker(unitId);
+  const order = ['clean', 'gauge', 'judge', 'kit', 'close-up', 'prove', 'release'];
+  const past = (name: string): boolean => order.indexOf(station) > order.indexOf(name);
+  await work.strip();
+  if (past('clean')) await work.clean();
+  if (past('gauge')) await work.gauge();
+  if (past('judge')) await work.judge('sound');
+  if (past('kit')) await work.kit();
+  if (past('close-up')) await work.closeUp();
+  if (past('close-up')) await work.set();
+  if (past('prove')) await work.prove(SOUND);
+  return unitId;
+};
+
+describe('strip', () => {
+  test('is not done while a part has not been looked at, and says which', async () => {
+    const unitId = await shop.book();
+    const why = reasons(await signOff(shop.db, await shop.change(unitId, 'signed-off'), done('strip')));
+    expect(why[0]).toMatch(/^Not yet recorded, present or absent: left boot, left piston/);
+  });
+
+  test('a lead may pass over what is missing, with a reason that stays; a technician may not', async () => {
+    const unitId = await shop.book();
+    const sign = { ...done('strip'), override: 'boots cut off at the machine' };
+    expect(reasons(await signOff(shop.db, await shop.change(unitId, 'overridden'), sign))).toEqual([
+      'Only a lead may override a condition.',
+    ]);
+    expect((await signOff(shop.db, await shop.change(unitId, 'overridden', PEOPLE.lead), sign)).ok).toBe(true);
+    const step = (await shop.record(unitId)).steps.find((s) => s.station === 'strip');
+    expect(step).toMatchObject({ override: 'boots cut off at the machine', personId: 'lena' });
+    expect(step?.unmet[0]).toMatch(/Not yet recorded/);
+  });
+
+  test('the largest piston is the unit’s: the limit rests on it', async () => {
+    const unitId = await shop.book();
+    const measure = async (slot: string, diaMm: number) =>
+      recordPart(shop.db, await shop.change(unitId, 'part-recorded'), `${unitId}-${slot}`, { dims: { diaMm } });
+    await measure('left-piston', 22.17);
+    await measure('right-piston', 22.16);
+    expect((await shop.record(unitId)).unit.pistonDiaMm).toBe(22.17);
+  });
+
+  test('once signed off its rows are closed', async () => {
+    const unitId = await at('clean');
+    const late = await recordPart(shop.db, await shop.change(unitId, 'part-recorded'), `${unitId}-left-boot`, { note: 'x' });
+    expect(reasons(late)).toEqual(['Strip is signed off; a lead can reopen it.']);
+  });
+
+  test('a part of another unit is not on this tray', async () => {
+    const [one, two] = [await shop.book(), await shop.book()];
+    const wrong = await recordPart(shop.db, await shop.change(one, 'part-recorded'), `${two}-left-boot`, { note: 'x' });
+    expect(reasons(wrong)).toEqual(['There is no such part on this tray.']);
+  });
+});
+
+describe('the order of the route', () => {
+  test('a station ahead is refused with what comes first', async () => {
+    const unitId = await shop.book();
+    expect(reasons(await signOff(shop.db, await shop.change(unitId, 'signed-off'), done('close-up')))).toEqual(['First: Strip.']);
+    const gauging = { gaugingId: 'g', readings: [{ xMm: 1, clockDeg: 0, diaMm: 22 }], bodyTempC: null, gaugeTempC: null };
+    expect(reasons(await saveGauging(shop.db, await shop.change(unitId, 'gauged'), gauging))).toEqual(['First: Strip.']);
+    const run = { runId: 'r', targetBar: 80, holdS: 60 };
+    expect(reasons(await startRun(shop.db, await shop.change(unitId, 'run-started'), run))).toEqual(['First: Strip.']);
+    expect(reasons(await signForRelease(shop.db, await shop.change(unitId, 'signed'), PEOPLE.tech))).toEqual(['First: Strip.']);
+  });
+
+  test('a station that this unit does not visit is refused', async () => {
+    const unitId = await at('kit');
+    expect(reasons(await signOff(shop.db, await shop.change(unitId, 'signed-off'), done('hone')))).toEqual([
+      'The verdict asks for no cutting.',
+    ]);
+  });
+
+  test('a wheel cylinder has no pushrod gap: Set is passed over', async () => {
+    const route = routeOfUnit(await shop.record(await at('prove')));
+    expect(route.find((s) => s.station === 'set')).toEqual({ station: 'set', state: 'skipped', because: 'no-gap' });
+  });
+});
+
+describe('gauge and judge', () => {
+  const judgement = (verdictId: string, marks: Parameters<typeof saveJudgement>[2]['marks'] = []) => ({
+    verdictId,
+    marks,
+    school: null,
+    wallMm: null,
+  });
+  const mark = (id: string, more: object) =>
+    ({ id, name: id, kind: 'pit', x0Mm: 24, x1Mm: 24.5, clock0Deg: 170, clock1Deg: 176, cleaned: true, note: '', ...more }) as const;
+
+  test('the verdict is computed on the server and stored with its rule set, its input and its person', async () => {
+    const unitId = await at('judge');
+    await saveJudgement(shop.db, await shop.change(unitId, 'judged'), judgement('v1', [mark('m1', { depthUm: 12 })]));
+    const { verdicts, marks, unit } = await shop.record(unitId);
+    expect(verdicts[0]).toMatchObject({ id: 'v1', personId: 'tess', answer: { outcome: 'hone', limitDiaMm: 22.31 } });
+    expect(marks.map((m) => [m.name, m.depthUm])).toEqual([['m1', 12]]);
+    expect([unit.station, unit.outcome, unit.targetDiaMm]).toEqual(['hone', 'hone', verdicts[0]?.answer.targetDiaMm]);
+  });
+
+  test('an open question keeps the unit at Judge; its answer lets it go on', async () => {
+    const unitId = await at('judge');
+    await saveJudgement(shop.db, await shop.change(unitId, 'judged'), judgement('v2', [mark('m1', { cleaned: false })]));
+    expect([await stationOf(unitId), (await shop.record(unitId)).unit.outcome]).toEqual(['judge', 'undecided']);
+    await saveJudgement(shop.db, await shop.change(unitId, 'judged'), judgement('v3', []));
+    expect((await shop.record(unitId)).marks).toEqual([]);
+    expect(await stationOf(unitId)).toBe('kit');
+  });
+
+  test('scrap stays at Judge until a lead lets it leave', async () => {
+    const unitId = await at('judge');
+    await saveJudgement(shop.db, await shop.change(unitId, 'judged'), judgement('v4', [mark('m1', { kind: 'crack' })]));
+    expect(reasons(await signOff(shop.db, await shop.change(unitId, 'signed-off'), done('judge')))).toEqual([
+      'The body cannot be saved: scrap it or return it as it is.',
+    ]);
+    await leave(shop.db, await shop.change(unitId, 'exited', PEOPLE.lead), 'scrapped');
+    expect((await shop.record(unitId)).unit.exit).toBe('scrapped');
+  });
+
+  test('cutting metal asks for gauging and judging again, and the old verdict decides nothing more', async () => {
+    const unitId = await at('judge');
+    await saveJudgement(shop.db, await shop.change(unitId, 'judged'), judgement('v5', [mark('m1', { depthUm: 12 })]));
+    await boreChanged(shop.db, await shop.change(unitId, 'bore-changed'), 'hone', '220 then 400', null);
+    const states = routeOfUnit(await shop.record(unitId)).map((s) => `${s.station} ${s.state}`);
+    expect(states.slice(2, 7)).toEqual(['clean done', 'gauge now', 'judge ahead', 'hone done', 'sleeve skipped']);
+    const early = await saveJudgement(shop.db, await shop.change(unitId, 'judged'), judgement('v6'));
+    expect(reasons(early)).toEqual(['First: Gauge.']);
+    await shop.worker(unitId).gauge(0.03);
+    await saveJudgement(shop.db, await shop.change(unitId, 'judged'), judgement('v7'));
+    expect(await stationOf(unitId)).toBe('kit');
+  });
+
+  test('without a piston diameter nothing can be judged', async () => {
+    const unitId = await shop.book();
+    const override = { ...done('strip'), override: 'pistons lost' };
+    await signOff(shop.db, await shop.change(unitId, 'overridden', PEOPLE.lead), override);
+    const work = shop.worker(unitId);
+    await work.clean();
+    await work.gauge();
+    const why = reasons(await saveJudgement(shop.db, await shop.change(unitId, 'judged'), judgement('v8')));
+    expect(why).toEqual(['The piston has not been measured: record its diameter at Strip.']);
+  });
+
+  test('a sleeve changes what the bore is made of', async () => {
+    const unitId = await at('judge');
+    await saveJudgement(shop.db, await shop.change(unitId, 'judged'), judgement('v9', [mark('m1', { depthUm: 90 })]));
+    expect(await stationOf(unitId)).toBe('sleeve');
+    await boreChanged(shop.db, await shop.change(unitId, 'bore-changed'), 'sleeve', 'to size', 'sleeve-brass');
+    expect((await shop.record(unitId)).unit.material).toBe('sleeve-brass');
+  });
+});
+
+describe('kit', () => {
+  const stockOf = async (number: string): Promise<number> => (await kitStore(shop.db)).find((k) => k.number === number)?.stock ?? -1;
+
+  test('set aside leaves the shelf, put back returns', async () => {
+    const unitId = await at('kit');
+    const before = await stockOf('K-132');
+    await setKitAside(shop.db, await shop.change(unitId, 'kit-set-aside'), 'kit-K-132');
+    expect(await stockOf('K-132')).toBe(before - 1);
+    const [aside] = (await shop.record(unitId)).setAside;
+    await putKitBack(shop.db, await shop.change(unitId, 'kit-put-back'), aside?.moveId ?? '');
+    expect(await stockOf('K-132')).toBe(before);
+  });
+
+  test('two people take the last one at once: one gets it, the other is told', async () => {
+    const units = [
+      await at('kit', { family: 'master-tandem', nominalMm: 23.8125 }),
+      await at('kit', { family: 'master-tandem', nominalMm: 23.8125 }),
+    ];
+    expect(await stockOf('K-122')).toBe(1);
+    const changes = await Promise.all(units.map((u) => shop.change(u, 'kit-set-aside')));
+    const results = await Promise.all(changes.map((c) => setKitAside(shop.db, c, 'kit-K-122')));
+    expect(results.filter((r) => r.ok).length).toBe(1);
+    expect(reasons(results.find((r) => !r.ok) as Result<unknown, ChangeError>)).toEqual(['K-122 is gone: none on the shelf.']);
+    expect(await stockOf('K-122')).toBe(0);
+  });
+
+  test('is not complete while a needed part is covered by nothing', async () => {
+    const unitId = await at('kit');
+    expect(reasons(await signOff(shop.db, await shop.change(unitId, 'signed-off'), done('kit')))).toEqual([
+      'No kit has been set aside for this unit.',
+    ]);
+    await setKitAside(shop.db, await shop.change(unitId, 'kit-set-aside'), 'kit-K-132');
+    expect(reasons(await signOff(shop.db, await shop.change(unitId, 'signed-off'), done('kit')))[0]).toMatch(
+      /^Nothing set aside covers: left boot, left cup/,
+    );
+  });
+
+  test('a kit whose parts are in the unit cannot go back to the shelf', async () => {
+    const unitId = await at('close-up');
+    await recordPart(shop.db, await shop.change(unitId, 'part-in'), `${unitId}-left-boot`, { goesIn: { piece: 'new', faces: null } });
+    const [aside] = (await shop.record(unitId)).setAside;
+    expect(reasons(await putKitBack(shop.db, await shop.change(unitId, 'kit-put-back'), aside?.moveId ?? ''))).toEqual([
+      'Parts of it are in the unit already.',
+    ]);
+  });
+});
+
+describe('close up', () => {
+  const putIn = async (unitId: string, slot: string, piece: 'same' | 'new', faces: 'open' | 'blind' | null) =>
+    recordPart(shop.db, await shop.change(unitId, 'part-in'), `${unitId}-${slot}`, { goesIn: { piece, faces } });
+
+  test('refuses old rubber, a piece meant for the bin, an unseen lip and a wrong one, each with its reason', async () => {
+    const unitId = await at('close-up');
+    expect(reasons(await putIn(unitId, 'left-cup', 'same', 'blind'))[0]).toMatch(/rubber in the fluid path: it never goes back/);
+    expect(reasons(await putIn(unitId, 'left-boot', 'same', null))[0]).toMatch(/not to be used again: its fate is “replaced”/);
+    expect(reasons(await putIn(unitId, 'left-cup', 'new', null))[0]).toMatch(/^Say which way the lip/);
+    expect(reasons(await putIn(unitId, 'left-cup', 'new', 'open'))[0]).toMatch(/must open toward the blind end/);
+    expect(reasons(await putIn(unitId, 'right-cup', 'new', 'blind'))[0]).toMatch(/must open toward the open end/);
+    expect((await putIn(unitId, 'left-cup', 'new', 'blind')).ok).toBe(true);
+  });
+
+  test('is not done while anything stays on the tray', async () => {
+    const unitId = await at('close-up');
+    for (const slot of ['expander', 'bleed-screw']) await putIn(unitId, slot, 'same', null);
+    await putIn(unitId, 'right-boot', 'new', null);
+    expect(reasons(await signOff(shop.db, await shop.change(unitId, 'signed-off'), done('close-up')))).toEqual([
+      'Not in yet: left boot, left piston, left cup, right cup, right piston.',
+    ]);
+  });
+});
+
+describe('prove and release', () => {
+  /** A whole run on the rig's own model, stored as the rig's keeper does. */
+  const prove = async (unitId: string, truth: Truth): Promise<void> => {
+    const samples = simulate(truth, seeded(5));
+    const begun = await shop.change(unitId, 'run-started');
+    await startRun(shop.db, begun, { runId: begun.eventId, targetBar: 80, holdS: 120 });
+    const end = { rig: 'model', state: 'finished', because: '', samples, analysis: analyseRun(samples, STANDARD_RULES) ?? null } as const;
+    await endRun(shop.db, await shop.change(unitId, 'run-ended'), { runId: begun.eventId, ...end });
+  };
+  const start = async (unitId: string) =>
+    startRun(shop.db, await shop.change(unitId, 'run-started'), { runId: `run-${unitId}-2`, targetBar: 80, holdS: 120 });
+
+  test('a leak on the rig holds the unit at Prove', async () => {
+    const unitId = await at('prove');
+    await prove(unitId, { ...SOUND, leakMlPerMinAt80: 0.3 });
+    expect(await stationOf(unitId)).toBe('prove');
+    expect(reasons(await signOff(shop.db, await shop.change(unitId, 'signed-off'), done('prove')))).toEqual([
+      'It leaked on the rig: find out why and prove it again.',
+    ]);
+    const run = await lastRunOf(shop.db, unitId);
+    expect([run?.state, run?.outcome, run?.samples.filter((x) => x.phase === 'hold').length]).toEqual(['finished', 'fail', 241]);
+  });
+
+  test('an aborted run is kept whole and proves nothing', async () => {
+    const unitId = await at('prove');
+    const begun = await shop.change(unitId, 'run-started');
+    await startRun(shop.db, begun, { runId: begun.eventId, targetBar: 80, holdS: 120 });
+    const samples = simulate(SOUND, seeded(5)).slice(0, 60);
+    const end = { runId: begun.eventId, rig: 'model', state: 'aborted', because: 'let down by Tess', samples, analysis: null } as const;
+    await endRun(shop.db, await shop.change(unitId, 'run-ended'), end);
+    const run = await lastRunOf(shop.db, unitId);
+    expect([run?.state, run?.because, run?.outcome, run?.samples.length]).toEqual(['aborted', 'let down by Tess', null, 60]);
+    expect(await stationOf(unitId)).toBe('prove');
+  });
+
+  test('a run that a stopped server left behind is marked when the next one starts', async () => {
+    const unitId = await at('prove');
+    const begun = await shop.change(unitId, 'run-started');
+    await startRun(shop.db, begun, { runId: begun.eventId, targetBar: 80, holdS: 120 });
+    expect(await breakLostRuns(shop.db, begun.at + 1)).toBe(1);
+    expect(await breakLostRuns(shop.db, begun.at + 2)).toBe(0);
+    expect(await lastRunOf(shop.db, unitId)).toMatchObject({ state: 'broken', because: 'the server stopped during the run' });
+  });
+
+  test('once proved, no later run can slip under the signatures', async () => {
+    expect(reasons(await start(await at('release')))).toEqual(['Prove is signed off; a lead can reopen it.']);
+  });
+
+  test('two people sign, never the same one twice, and then it is released with a chained certificate', async () => {
+    const [first, second] = [await at('release'), await at('release')];
+    const sign = async (unitId: string, person: (typeof PEOPLE)[keyof typeof PEOPLE]) =>
+      signForRelease(shop.db, await shop.change(unitId, 'signed', person), person);
+    await sign(first, PEOPLE.tech);
+    expect(reasons(await sign(first, PEOPLE.tech))[0]).toMatch(/Tess has signed already/);
+    expect(reasons(await release(shop.db, await shop.change(first, 'released')))).toEqual([
+      '1 of 2 signatures; brake parts are signed by two people.',
+    ]);
+    for (const unitId of [first, second]) {
+      await sign(unitId, unitId === first ? PEOPLE.lead : PEOPLE.tech);
+      if (unitId === second) await sign(unitId, PEOPLE.owner);
+      expect((await release(shop.db, await shop.change(unitId, 'released'))).ok).toBe(true);
+    }
+    const [one, two] = [await certificateOf(shop.db, first), await certificateOf(shop.db, second)];
+    expect([one?.number, one?.previousHash, two?.previousHash]).toEqual([1, '', one?.hash]);
+    expect(one?.statement.signatures.map((s) => s.name)).toEqual(['Tess', 'Lena']);
+    expect(one?.statement.proved[0]).toMatch(/It holds\.$/);
+    expect((await shop.record(first)).unit).toMatchObject({ exit: 'released' });
+  });
+
+  test('a released unit is closed to work; reopened and released again, its certificate takes the place of the first', async () => {
+    const unitId = await at('release');
+    await shop.worker(unitId).release();
+    const before = await certificateOf(shop.db, unitId);
+    expect(reasons(await startWait(shop.db, await shop.change(unitId, 'wait-started'), 'x', 1))).toEqual([
+      'This unit has left the shop: released.',
+    ]);
+    await reopen(shop.db, await shop.change(unitId, 'reopened', PEOPLE.lead), 'release');
+    const { unit, signatures } = await shop.record(unitId);
+    expect([unit.exit, unit.station, signatures]).toEqual([null, 'release', []]);
+    for (const person of [PEOPLE.lead, PEOPLE.owner]) await signForRelease(shop.db, await shop.change(unitId, 'signed', person), person);
+    await release(shop.db, await shop.change(unitId, 'released'));
+    const after = await certificateOf(shop.db, unitId);
+    expect([after?.supersedes, after?.number]).toEqual([before?.number, (before?.number ?? 0) + 1]);
+  });
+});
+
+describe('undo and reopen', () => {
+  test('takes back one’s own last step, row by row, and marks the event', async () => {
+    const unitId = await shop.book();
+    const boot = { found: 'present', condition: 'split', fate: 'replaced' } as const;
+    await recordPart(shop.db, await shop.change(unitId, 'part-recorded'), `${unitId}-left-boot`, boot);
+    const before = await shop.record(unitId);
+    await recordPart(shop.db, await shop.change(unitId, 'part-recorded'), `${unitId}-left-boot`, { ...boot, fate: 'binned' });
+    expect((await undoable(shop.db, unitId, PEOPLE.tech))?.kind).toBe('part-recorded');
+    expect((await undoLast(shop.db, await shop.change(unitId, 'undone'))).ok).toBe(true);
+    const after = await shop.record(unitId);
+    expect(after.tray).toEqual(before.tray);
+    expect(after.unit.version).toBe(before.unit.version + 2);
+  });
+
+  test('a gauging that is undone is gone, and the unit is back at Gauge', async () => {
+    const unitId = await at('judge');
+    await undoLast(shop.db, await shop.change(unitId, 'undone'));
+    expect([await stationOf(unitId), (await shop.record(unitId)).gaugings]).toEqual(['gauge', []]);
+  });
+
+  test('another person’s step is not mine to undo, nor is one that left the shop', async () => {
+    const unitId = await at('gauge');
+    expect(await undoable(shop.db, unitId, PEOPLE.other)).toBeUndefined();
+    expect(reasons(await undoLast(shop.db, await shop.change(unitId, 'undone', PEOPLE.other)))[0]).toMatch(/not yours to undo/);
+    const fresh = await shop.book();
+    expect(await undoable(shop.db, fresh, PEOPLE.counter)).toBeUndefined();
+  });
+
+  test('a kit put back cannot be taken back once another unit has the last one', async () => {
+    const more = { family: 'master-tandem', nominalMm: 23.8125 } as const;
+    const [one, two] = [await at('kit', more), await at('kit', more)];
+    const store = await kitStore(shop.db);
+    const kit = store.find((k) => k.number === 'K-121');
+    for (let left = kit?.stock ?? 0; left > 1; left--)
+      await setKitAside(shop.db, await shop.change(await at('kit', more), 'kit-set-aside'), 'kit-K-121');
+    await setKitAside(shop.db, await shop.change(one, 'kit-set-aside'), 'kit-K-121');
+    const [aside] = (await shop.record(one)).setAside;
+    await putKitBack(shop.db, await shop.change(one, 'kit-put-back'), aside?.moveId ?? '');
+    await setKitAside(shop.db, await shop.change(two, 'kit-set-aside'), 'kit-K-121');
+    expect(reasons(await undoLast(shop.db, await shop.change(one, 'undone')))[0]).toMatch(/went to another unit/);
+  });
+
+  test('reopening takes its own sign-off and all later ones, signatures, and the parts that are in', async () => {
+    const unitId = await at('release');
+    await signForRelease(shop.db, await shop.change(unitId, 'signed'), PEOPLE.tech);
+    await reopen(shop.db, await shop.change(unitId, 'reopened', PEOPLE.lead), 'gauge');
+    const { steps, signatures, tray } = await shop.record(unitId);
+    expect(steps.map((s) => s.station)).toEqual(['book-in', 'strip', 'clean']);
+    expect([signatures, tray.filter((p) => p.goesIn !== null)]).toEqual([[], []]);
+  });
+
+  test('reopening at close-up leaves what is in where it is', async () => {
+    const unitId = await at('prove');
+    await reopen(shop.db, await shop.change(unitId, 'reopened', PEOPLE.lead), 'close-up');
+    expect((await shop.record(unitId)).tray.every((p) => p.goesIn !== null)).toBe(true);
+  });
+
+  test('a unit scrapped by mistake comes back to where it stood', async () => {
+    const unitId = await shop.book();
+    await leave(shop.db, await shop.change(unitId, 'exited', PEOPLE.lead), 'scrapped');
+    expect(reasons(await leave(shop.db, await shop.change(unitId, 'exited', PEOPLE.lead), 'returned'))[0]).toMatch(/has left the shop/);
+    await reopen(shop.db, await shop.change(unitId, 'reopened', PEOPLE.lead), 'strip');
+    expect((await shop.record(unitId)).unit).toMatchObject({ exit: null, station: 'strip' });
+  });
+});
+
+test('a clock that is set back puts nothing before what was done already', async () => {
+  const unitId = await at('judge');
+  const early = { at: 1000 };
+  const change = async (kind: 'judged' | 'bore-changed' | 'gauged') => shop.change(unitId, kind, PEOPLE.tech, early);
+  const pit = {
+    id: 'm',
+    name: 'm1',
+    kind: 'pit',
+    x0Mm: 24,
+    x1Mm: 24.5,
+    clock0Deg: 0,
+    clock1Deg: 5,
+    depthUm: 12,
+    cleaned: true,
+    note: '',
+  } as const;
+  await saveJudgement(shop.db, await change('judged'), { verdictId: `${unitId}-v`, marks: [pit], school: null, wallMm: null });
+  await boreChanged(shop.db, await change('bore-changed'), 'hone', '', null);
+  const before = await shop.record(unitId);
+  const readings = before.gaugings[0]?.readings ?? [];
+  await saveGauging(shop.db, await change('gauged'), { gaugingId: `${unitId}-g`, readings, bodyTempC: null, gaugeTempC: null });
+  const after = await shop.record(unitId);
+  expect(after.unit.station).toBe('judge');
+  expect(after.gaugings.at(-1)?.at).toBeGreaterThan(after.unit.boreChangedAt);
+});
+
+test('waits run until they are ended, the next to ring first', async () => {
+  const unitId = await shop.book();
+  await startWait(shop.db, await shop.change(unitId, 'wait-started'), 'paint, air cure', 4000);
+  await startWait(shop.db, await shop.change(unitId, 'wait-started'), 'seal soak', 10);
+  const mine = async () => (await openWaits(shop.db)).filter((w) => w.unitId === unitId).map((w) => w.label);
+  expect(await mine()).toEqual(['seal soak', 'paint, air cure']);
+  const [paint] = (await shop.record(unitId)).timers;
+  await endWait(shop.db, await shop.change(unitId, 'wait-ended'), paint?.id ?? '');
+  expect(await mine()).toEqual(['seal soak']);
+  expect(reasons(await endWait(shop.db, await shop.change(unitId, 'wait-ended'), 'no such'))).toEqual(['There is no such wait.']);
+});
+
+test('only leads and owners override, reopen and scrap', () => {
+  const who = (doing: 'override' | 'reopen' | 'exit') =>
+    (['technician', 'lead', 'counter', 'owner'] as const).filter((role) => may(role, doing));
+  expect([who('override'), who('reopen'), who('exit')]).toEqual([
+    ['lead', 'owner'],
+    ['lead', 'owner'],
+    ['lead', 'owner'],
+  ]);
+});
