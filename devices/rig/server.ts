@@ -65,13 +65,15 @@ const serve = (socket: Socket): void => {
       if (trouble === 'drop') socket.destroy();
     } else send({ error: `unknown command: ${JSON.stringify(c)}` });
   };
-  createInterface({ input: socket }).on('line', (line) => {
+  const lines = createInterface({ input: socket });
+  lines.on('line', (line) => {
     try {
       obey(JSON.parse(line) as Command);
     } catch {
       send({ error: 'not a line of JSON' });
     }
   });
+  lines.on('error', () => clearInterval(clock));
   socket.on('close', () => clearInterval(clock));
   socket.on('error', () => clearInterval(clock));
 };
@@ -81,5 +83,9 @@ const round = (value: number, perUnit: number): number => Math.round(value * per
 /** Box and Muller's normal deviate. */
 const normal = (): number => Math.sqrt(-2 * Math.log(1 - Math.random())) * Math.cos(2 * Math.PI * Math.random());
 
-createServer(serve).listen(PORT, '127.0.0.1', () => console.log(`stand-in rig on 127.0.0.1:${PORT}, ${SPEED}× time`));
+const server = createServer(serve).listen(PORT, '127.0.0.1', () => {
+  const address = server.address();
+  const port = typeof address === 'object' && address !== null ? address.port : PORT;
+  console.log(`stand-in rig on 127.0.0.1:${port}, ${SPEED}× time`);
+});
 for (const signal of ['SIGTERM', 'SIGINT'] as const) process.on(signal, () => process.exit(0));

@@ -52,15 +52,21 @@ export async function checkPin(db: Db, personId: string, pin: string, now: numbe
 }
 
 async function checkPersonPin(db: Db, personId: string, pin: string, now: number): Promise<Result<Person, PinError>> {
-  const [row] = await db.select().from(people).innerJoin(accounts, eq(accounts.userId, people.id)).where(eq(people.id, personId));
-  if (row === undefined || row.accounts.password === null) return fail({ code: 'wrong-pin' });
-  const { people: person, accounts: account } = row;
-  if (isLocked(person, now)) return fail({ code: 'locked', until: person.lockedUntil as number });
-  // The try is counted before the PIN is checked: many at once do not get more tries than one after another.
-  const counted = afterWrongPin(person, now);
-  await db.update(people).set(counted).where(eq(people.id, personId));
-  if (!(await verifyPassword({ hash: account.password as string, password: pin })))
-    return fail(counted.lockedUntil === null ? { code: 'wrong-pin' } : { code: 'locked', until: counted.lockedUntil });
+  // The try is counted before the PIN is checked, one after another: many at once do not get more tries.
+  const tried = await db.transaction(async (tx) => {
+    const [row] = await tx.select().from(people).innerJoin(accounts, eq(accounts.userId, people.id)).where(eq(people.id, personId));
+    if (row === undefined || isLocked(row.people, now)) return { row, counted: undefined };
+    const counted = afterWrongPin(row.people, now);
+    await tx.update(people).set(counted).where(eq(people.id, personId));
+    return { row, counted };
+  });
+  if (tried.row === undefined) return fail({ code: 'wrong-pin' });
+  const { people: person, accounts: account } = tried.row;
+  if (tried.counted === undefined) return fail({ code: 'locked', until: person.lockedUntil ?? now });
+  if (account.password === null || !(await verifyPassword({ hash: account.password, password: pin }))) {
+    const until = tried.counted.lockedUntil;
+    return fail(until === null ? { code: 'wrong-pin' } : { code: 'locked', until });
+  }
   await db.update(people).set({ failedPins: 0, lockedUntil: null }).where(eq(people.id, personId));
   return ok({ id: person.id, name: person.name, role: person.role, bench: person.bench });
 }

@@ -41,7 +41,10 @@ export function openRigLine(hear: (message: RigMessage | { readonly rubbish: str
   socket.once('connect', () => socket.setTimeout(0));
   socket.on('error', (error) => end(`no line to the rig: ${error.message}`));
   socket.on('close', () => end('the rig dropped the line'));
-  createInterface({ input: socket }).on('line', (line) => hear(parse(line)));
+  // The reader passes the socket's errors on; the socket's own listener has told them.
+  createInterface({ input: socket })
+    .on('line', (line) => hear(parse(line)))
+    .on('error', () => {});
   return {
     send: (command) => void socket.write(`${JSON.stringify(command)}\n`),
     close: () => {

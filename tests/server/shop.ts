@@ -7,7 +7,7 @@ import { STANDARD_RULES } from '@/core/rules/rule-set';
 import type { EventKind } from '@/core/unit/event-kind';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import type { Change } from '@/db/change-unit';
-import { type Db, migrateDb, openDb } from '@/db/connection';
+import { type Db, migrateDb, theDb } from '@/db/connection';
 import { loadUnit } from '@/db/load-unit';
 import { addPerson } from '@/db/people';
 import { insertKit, insertRuleSet } from '@/db/shop-setup';
@@ -37,7 +37,8 @@ export const ownFolder = (): string => {
 /** A shop with its people, rules and the demo's kits, in a real database in a file. */
 export async function openShop(): Promise<Shop> {
   const folder = ownFolder();
-  const db = await openDb(`file:${join(folder, 'shop.db')}`);
+  process.env.DATABASE_URL = `file:${join(folder, 'shop.db')}`;
+  const db = await theDb();
   await migrateDb(db);
   for (const person of Object.values(PEOPLE)) await addPerson(db, { ...person, pin: PINS[person.id] as string }, START);
   await insertRuleSet(db, { version: 1, at: START, personId: PEOPLE.owner.id, note: 'as it starts', rules: STANDARD_RULES });

@@ -1,0 +1,123 @@
+import { eq } from 'drizzle-orm';
+import { beforeAll, beforeEach, describe, expect, test, vi } from 'vitest';
+import { theAuth } from '@/db/auth';
+import { checkPin, everyone, signIn, signOut, whoIs } from '@/db/people';
+import { accounts, people, sessions } from '@/db/tables';
+import { openShop, PINS, type Shop } from './shop';
+
+// Outside a request Next has no cookies to set; the session's own cookie is read from the answer instead.
+vi.mock('next/headers', () => ({ cookies: async () => ({ set: () => undefined }), headers: async () => new Headers() }));
+
+let shop: Shop;
+/** Every test starts a day later, so that no lock of the one before is left. */
+let now = Date.UTC(2026, 4, 4, 8);
+beforeAll(async () => {
+  shop = await openShop();
+});
+beforeEach(() => {
+  now += 86_400_000;
+});
+
+const tries = async (id: string, pins: readonly string[], at = now): Promise<readonly string[]> => {
+  const outcomes: string[] = [];
+  for (const pin of pins) {
+    const result = await checkPin(shop.db, id, pin, at);
+    outcomes.push(result.ok ? 'in' : result.error.code);
+  }
+  return outcomes;
+};
+
+describe('a PIN', () => {
+  test('lets its person in and nobody else', async () => {
+    expect(await checkPin(shop.db, 'tess', '1111', now)).toEqual({
+      ok: true,
+      value: { id: 'tess', name: 'Tess', role: 'technician', bench: 'Bench 1' },
+    });
+    expect(await tries('tess', ['2222'])).toEqual(['wrong-pin']);
+    expect(await tries('nobody', ['1111'])).toEqual(['wrong-pin']);
+  });
+
+  test('is not stored as it is', async () => {
+    const rows = await shop.db.select({ password: accounts.password }).from(accounts);
+    for (const pin of Object.values(PINS)) expect(rows.some((r) => r.password?.includes(pin))).toBe(false);
+  });
+
+  test('wrong five times locks its person out, also for the right one; the lock passes by itself', async () => {
+    expect(await tries('odo', ['1', '2', '3', '4', '5', '2222'])).toEqual([
+      'wrong-pin',
+      'wrong-pin',
+      'wrong-pin',
+      'wrong-pin',
+      'locked',
+      'locked',
+    ]);
+    expect(await tries('tess', ['1111'])).toEqual(['in']);
+    expect(await tries('odo', ['2222'], now + 59_999)).toEqual(['locked']);
+    expect(await tries('odo', ['2222'], now + 60_000)).toEqual(['in']);
+    expect((await shop.db.select().from(people).where(eq(people.id, 'odo')))[0]).toMatchObject({ failedPins: 0, lockedUntil: null });
+  });
+
+  test('tried by many at once gives no more tries than one after another', async () => {
+    const results = await Promise.all(Array.from({ length: 12 }, (_, i) => checkPin(shop.db, 'oona', `no${i}`, now)));
+    const codes = results.map((r) => (r.ok ? 'in' : r.error.code));
+    expect(codes.includes('locked')).toBe(true);
+    const [row] = await shop.db.select().from(people).where(eq(people.id, 'oona'));
+    expect(row?.lockedUntil).toBeGreaterThan(now);
+  });
+
+  test('going through the names makes the whole shop wait', async () => {
+    const names = ['tess', 'odo', 'lena', 'cas', 'oona', 'a', 'b', 'c', 'd', 'e'];
+    for (const name of names) await tries(name, ['0', '0', '0']);
+    expect(await tries('tess', ['1111'])).toEqual(['locked']);
+    expect(await tries('tess', ['1111'], now + 60_001)).toEqual(['in']);
+  });
+});
+
+describe('a session', () => {
+  /** Signs in and gives the headers that a browser sends from then on. */
+  const signedIn = async (id: string): Promise<Headers> => {
+    const body = { username: id, password: PINS[id] as string };
+    const { headers } = await (await theAuth()).api.signInUsername({ body, returnHeaders: true });
+    const cookie = headers.getSetCookie().map((c) => c.split(';')[0]);
+    return new Headers({ cookie: cookie.join('; ') });
+  };
+
+  test('is in the database and says who holds it', async () => {
+    expect((await signIn(shop.db, 'lena', PINS.lena as string, new Headers(), now)).ok).toBe(true);
+    const headers = await signedIn('tess');
+    expect((await shop.db.select().from(sessions).where(eq(sessions.userId, 'tess'))).length).toBe(1);
+    expect(await whoIs(shop.db, headers)).toMatchObject({ id: 'tess', role: 'technician' });
+  });
+
+  test('its cookie is for this site only and out of reach of scripts', async () => {
+    const body = { username: 'odo', password: '2222' };
+    const { headers } = await (await theAuth()).api.signInUsername({ body, returnHeaders: true });
+    const [cookie] = headers.getSetCookie();
+    expect(cookie).toMatch(/HttpOnly/i);
+    expect(cookie).toMatch(/SameSite=Lax/i);
+  });
+
+  test('that was forged, signed out or revoked is nobody’s', async () => {
+    const headers = await signedIn('lena');
+    const forged = new Headers({ cookie: (headers.get('cookie') ?? '').replace(/\.[^;]*/, '.AAAAforged') });
+    expect(await whoIs(shop.db, forged)).toBeUndefined();
+    expect(await whoIs(shop.db, new Headers())).toBeUndefined();
+    await signOut(headers);
+    expect(await whoIs(shop.db, headers)).toBeUndefined();
+    const other = await signedIn('cas');
+    await shop.db.delete(sessions).where(eq(sessions.userId, 'cas'));
+    expect(await whoIs(shop.db, other)).toBeUndefined();
+  });
+
+  test('nobody signs up by themselves', async () => {
+    const body = { email: 'x@y.invalid', password: 'longenough', name: 'X', username: 'x', role: 'owner' };
+    await expect((await theAuth()).api.signUpEmail({ body })).rejects.toThrow();
+    expect((await everyone(shop.db)).length).toBe(5);
+  });
+});
+
+test('people are listed by name, without anything secret', async () => {
+  const list = await everyone(shop.db);
+  expect(list.map((p) => p.name)).toEqual(['Cas', 'Lena', 'Odo', 'Oona', 'Tess']);
+  expect(Object.keys(list[0] ?? {}).sort()).toEqual(['bench', 'id', 'name', 'role']);
+});

@@ -1,0 +1,176 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { createServer, type Server, type Socket } from 'node:net';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { STANDARD_RULES } from '@/core/rules/rule-set';
+import { isOver, RigKeeper, type RigRun, type RunOrder } from '@/ports/rig-run';
+
+const order = (more: Partial<RunOrder> = {}): RunOrder => ({
+  runId: 'r1',
+  unitId: 'u1',
+  tag: 'SQ-0001',
+  by: 'Tess',
+  targetBar: 80,
+  holdS: 20,
+  ...more,
+});
+
+/** Starts a run with a page that watches, and gives the run as it ended. */
+const runToEnd = (keeper: RigKeeper, o = order(), watch: (run: RigRun) => void = () => {}): Promise<RigRun> =>
+  new Promise((resolve) => {
+    const leave = keeper.follow(watch);
+    keeper.start(o, STANDARD_RULES, (run) => {
+      leave();
+      resolve(run);
+    });
+  });
+
+describe('with the stand-in rig', () => {
+  let rig: ChildProcess;
+  beforeAll(async () => {
+    rig = spawn(process.execPath, ['--import', 'tsx', 'devices/rig/server.ts'], {
+      env: { ...process.env, EDDRIN_RIG_PORT: '0', EDDRIN_RIG_SPEED: '40' },
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
+    const port = await new Promise<string>((resolve) => {
+      rig.stdout?.on('data', (d) => {
+        const said = /127\.0\.0\.1:(\d+)/.exec(String(d))?.[1];
+        if (said !== undefined) resolve(said);
+      });
+    });
+    process.env.EDDRIN_RIG = `127.0.0.1:${port}`;
+  });
+  afterAll(() => void rig.kill());
+
+  test('a hold is run to its end: filled, held, let down, analysed, every sample kept', async () => {
+    const states: string[] = [];
+    const run = await runToEnd(new RigKeeper(), order(), (r) => {
+      if (states.at(-1) !== r.state) states.push(r.state);
+    });
+    expect(states).toEqual(['filling', 'holding', 'letting-down', 'finished']);
+    expect([run.rig, run.speed, run.because]).toEqual(['Stand-in rig', 40, '']);
+    const hold = run.samples.filter((s) => s.phase === 'hold');
+    expect((hold.at(-1)?.t ?? 0) - (hold[0]?.t ?? 0)).toBeCloseTo(20, 5);
+    expect(hold[0]?.p).toBeGreaterThan(79);
+    expect(run.samples.at(-1)?.p).toBeLessThan(5);
+    expect(run.analysis?.complianceMlPerBar).toBeCloseTo(0.05, 2);
+    expect(run.analysis?.airMl).toBeCloseTo(0.08, 1);
+  });
+
+  test('one run at a time: a second is told who has the rig', async () => {
+    const keeper = new RigKeeper();
+    const first = runToEnd(keeper);
+    expect(keeper.start(order({ runId: 'r2' }), STANDARD_RULES, () => {})).toEqual({ ok: false, error: { code: 'busy', tag: 'SQ-0001' } });
+    expect((await first).order.runId).toBe('r1');
+    expect((await runToEnd(keeper, order({ runId: 'r2' }))).state).toBe('finished');
+  });
+
+  test('let down early: the pressure comes down, the run is kept and does not count', async () => {
+    const keeper = new RigKeeper();
+    const run = await runToEnd(keeper, order(), (r) => {
+      if (r.state === 'holding' && r.samples.filter((s) => s.phase === 'hold').length === 30) keeper.abort('let down by Tess');
+    });
+    expect([run.state, run.because]).toEqual(['aborted', 'let down by Tess']);
+    expect(run.samples.filter((s) => s.phase === 'hold').length).toBeGreaterThanOrEqual(30);
+    expect(run.samples.at(-1)?.p).toBeLessThan(5);
+  });
+
+  test('a page that comes later gets the run as it stands', async () => {
+    const keeper = new RigKeeper();
+    const ended = runToEnd(keeper);
+    await ended;
+    const seen: RigRun[] = [];
+    keeper.follow((run) => void seen.push(run))();
+    expect(seen.map((r) => r.state)).toEqual(['finished']);
+  });
+});
+
+describe('a rig that misbehaves', () => {
+  /** A rig of our own that says what it is told to; `heard` are the commands that reached it. */
+  let rig: Server;
+  let heard: string[] = [];
+  const sockets = new Set<Socket>();
+  const serve = async (script: (say: (m: unknown) => void, socket: Socket) => void): Promise<void> => {
+    heard = [];
+    rig?.close();
+    rig = createServer((socket) => {
+      sockets.add(socket);
+      socket.on('data', (d) => heard.push(...String(d).trim().split('\n')));
+      socket.on('error', () => {});
+      script((m) => void socket.write(`${typeof m === 'string' ? m : JSON.stringify(m)}\n`), socket);
+    });
+    await new Promise<void>((resolve) => rig.listen(0, '127.0.0.1', resolve));
+    process.env.EDDRIN_RIG = `127.0.0.1:${(rig.address() as { port: number }).port}`;
+  };
+  const hello = { hello: 'rig', name: 'Own rig', speed: 1 };
+  const commands = (): readonly string[] => heard.map((line) => (JSON.parse(line) as { cmd: string }).cmd);
+  afterAll(() => {
+    for (const socket of sockets) socket.destroy();
+    rig.close();
+  });
+
+  test.each<[string, readonly unknown[], RegExp]>([
+    ['rubbish', [hello, 'not json at all'], /sent something that is no sample: not json/],
+    ['a sample without a number', [hello, { t: 1, p: 'overload', ml: 0 }], /no sample/],
+    ['its own error', [hello, { error: 'pump jammed' }], /the rig says: pump jammed/],
+    ['pressure out of range', [hello, { t: 0.1, p: 140, ml: 4 }], /pressure out of range: 140 bar/],
+    ['a clock that runs backward', [hello, { t: 2, p: 1, ml: 1 }, { t: 1, p: 2, ml: 1 }], /clock ran backward/],
+  ])('%s: the run breaks off with words, and the pressure is asked down', async (_, messages, why) => {
+    await serve((say) => {
+      for (const m of messages) say(m);
+    });
+    const run = await runToEnd(new RigKeeper());
+    expect(run.state).toBe('broken');
+    expect(run.because).toMatch(why);
+    await expect.poll(commands).toEqual(['begin', 'pressurise', 'release']);
+  });
+
+  test('freezes: samples that stop are noticed within seconds', async () => {
+    await serve((say) => {
+      say(hello);
+      say({ t: 0.1, p: 4, ml: 0.3 });
+    });
+    const started = Date.now();
+    const run = await runToEnd(new RigKeeper());
+    expect([run.state, run.because, run.samples.length]).toEqual(['broken', 'samples stopped', 1]);
+    expect(Date.now() - started).toBeLessThan(5000);
+    await expect.poll(commands).toContain('release');
+  });
+
+  test('drops the line: the run breaks off and keeps what it had', async () => {
+    await serve((say, socket) => {
+      say(hello);
+      say({ t: 0.1, p: 4, ml: 0.3 });
+      setTimeout(() => socket.destroy(), 100);
+    });
+    const run = await runToEnd(new RigKeeper());
+    expect([run.state, run.because, run.samples.length]).toEqual(['broken', 'the rig dropped the line', 1]);
+  });
+
+  test('is not there at all', async () => {
+    await serve(() => {});
+    await new Promise<void>((resolve) => rig.close(() => resolve()));
+    const run = await runToEnd(new RigKeeper());
+    expect(run.state).toBe('broken');
+    expect(run.because).toMatch(/no line to the rig/);
+    expect(isOver(run.state)).toBe(true);
+  });
+
+  test('a run that no page watches is let down', async () => {
+    let t = 0;
+    await serve((say, socket) => {
+      say(hello);
+      const clock = setInterval(() => {
+        t += 0.1;
+        say({ t, p: 3, ml: 0.2 });
+        if (commands().includes('release')) {
+          clearInterval(clock);
+          say({ event: 'down' });
+        }
+      }, 50);
+      socket.on('close', () => clearInterval(clock));
+    });
+    const keeper = new RigKeeper();
+    const run = await new Promise<RigRun>((resolve) => keeper.start(order(), STANDARD_RULES, resolve));
+    expect([run.state, run.because]).toEqual(['aborted', 'the page that watched the run is gone']);
+  });
+});
