@@ -16,6 +16,7 @@ export default defineConfig({
         test: {
           name: 'browser',
           include: ['tests/browser/**/*.test.ts'],
+          globalSetup: ['tests/browser/seed.ts'],
           fileParallelism: false,
           testTimeout: 300_000,
           hookTimeout: 300_000,

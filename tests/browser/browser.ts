@@ -20,7 +20,8 @@ export const openBrowser = (): Promise<Browser> =>
 export async function signIn(page: Page, origin: string, personId: string, pin: string): Promise<void> {
   await page.goto(`${origin}/sign-in`);
   await page.click(`input[value="${personId}"]`);
-  await page.type('#pin', pin);
+  await page.waitForFunction(() => document.activeElement?.id === 'pin');
+  await page.keyboard.type(pin);
   await page.keyboard.press('Enter');
   await page.waitForSelector('h1::-p-text(on the rack)');
 }

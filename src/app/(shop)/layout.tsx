@@ -18,7 +18,9 @@ export default async function ShopLayout({ children }: { readonly children: Reac
         waits={waits.map((w) => ({ tag: tagOf(w), label: w.label, endsAt: w.endsAt }))}
         signOut={signOutAction}
       />
-      <main>{children}</main>
+      <main id="work" tabIndex={-1}>
+        {children}
+      </main>
     </>
   );
 }

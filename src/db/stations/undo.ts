@@ -26,7 +26,7 @@ export async function undoable(db: Reader, unitId: string, person: Person): Prom
 
 /** Takes the person's last step back: every row it changed becomes what it was. The event stays, marked. */
 export const undoLast = (db: Db, change: Change): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, change, async (record, at, tx) => {
+  changeUnit(db, change, async (record, _, tx) => {
     const last = await undoable(tx, record.unit.id, change.person);
     if (last === undefined) return refused('The last step is not yours to undo; ask a lead to reopen the station.');
     const [event] = await tx.select().from(unitEvents).where(eq(unitEvents.id, last.eventId));

@@ -30,8 +30,10 @@ export function SignIn({
           <legend className="sr-only">Your name</legend>
           <div className="border border-line bg-sheet">
             {people.map((p) => (
+              // biome-ignore lint/a11y/useKeyWithClickEvents: a finger goes on to the PIN at once, arrow keys stay among the names
               <label
                 key={p.id}
+                onClick={(e) => e.detail > 0 && setTimeout(() => pin.current?.focus())}
                 className="flex min-h-12 cursor-pointer items-center gap-3 border-b border-hair px-3 last:border-b-0 has-checked:bg-tint2"
               >
                 <input
@@ -40,10 +42,7 @@ export function SignIn({
                   value={p.id}
                   required
                   checked={who === p.id}
-                  onChange={() => {
-                    setWho(p.id);
-                    pin.current?.focus();
-                  }}
+                  onChange={() => setWho(p.id)}
                   className="size-4 accent-act"
                 />
                 <span className="font-bold">{p.name}</span>

@@ -22,7 +22,7 @@ export function TopBar({
   return (
     <header className="top-bar flex min-h-11 flex-wrap items-center gap-x-5 gap-y-1 bg-bar px-4 text-on-bar">
       <a href="#work" className="sr-only focus:not-sr-only">
-        Skip to the work
+        Skip the bar
       </a>
       <Link href="/" className="font-bold tracking-[0.14em]">
         EDDRIN

@@ -1,6 +1,7 @@
 'use client';
 
-import { type ReactNode, useEffect, useState } from 'react';
+import { type ReactNode, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
 import { type Faces, NEVER_REUSED } from '@/core/close-up/stack-check';
 import type { Family } from '@/core/family/family';
 import { slotFacing } from '@/core/family/family';
@@ -137,15 +138,9 @@ function NowPart({
   const expected = slot === undefined ? undefined : slotFacing(family, slot);
   const piece = part.fate === 'refitted' && !NEVER_REUSED.includes(part.kind) ? 'same' : 'new';
   const choose = (faces: Faces): void => (faces === expected ? put(part, piece, faces) : setWrong(faces));
-  useEffect(() => {
-    const hear = (e: KeyboardEvent): void => {
-      if (e.target instanceof HTMLInputElement || expected === undefined || busy) return;
-      if (e.key === '1') choose('blind');
-      if (e.key === '2') choose('open');
-    };
-    addEventListener('keydown', hear);
-    return () => removeEventListener('keydown', hear);
-  });
+  const enabled = expected !== undefined && !busy;
+  useHotkeys('1', () => choose('blind'), { enabled });
+  useHotkeys('2', () => choose('open'), { enabled });
   return (
     <div>
       <h2 className="head mb-1">NOW: {part.name.toUpperCase()}</h2>

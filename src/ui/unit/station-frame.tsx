@@ -16,7 +16,7 @@ export function StationFrame({
 }) {
   return (
     <div className="grid lg:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
-      <section id="work" tabIndex={-1} aria-label="Work" className="min-w-0 px-4 py-3">
+      <section id="station" tabIndex={-1} aria-label="Work" className="min-w-0 px-4 py-3">
         <div className="mb-2 flex flex-wrap items-baseline justify-between gap-x-4">
           <h2 className="head">{title}</h2>
           {note !== undefined && <p className="text-[13px] text-ink2">{note}</p>}

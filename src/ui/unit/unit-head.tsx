@@ -36,6 +36,9 @@ export function UnitHead({
   return (
     <section aria-label="Unit" className="grid gap-4 border-b border-line bg-sheet px-4 py-3 md:grid-cols-[15.5rem_1fr]">
       <div>
+        <a href="#station" className="sr-only focus:not-sr-only">
+          Skip to the work
+        </a>
         <Tag text={tagOf(unit)} />
         <h1 className="mt-1.5 text-lg leading-tight font-bold">
           {family.label}, ⌀&nbsp;{sayNominal(unit.geometry.nominalMm)}

@@ -1,0 +1,90 @@
+import type { Page } from 'puppeteer-core';
+import { expect } from 'vitest';
+
+/** What has the focus, as a person would call it: its label, its words, or its title. Runs in the page. */
+const FOCUS = `(() => {
+  const e = document.activeElement;
+  if (!e || e === document.body) return '';
+  const label = e.getAttribute('aria-label') ?? e.labels?.[0]?.innerText ?? e.innerText ?? e.getAttribute('title') ?? '';
+  return label.replace(/\\s+/g, ' ').trim();
+})()`;
+
+/** A person at a keyboard: goes from one thing to the next with Tab, and types. Never touches the pointer. */
+export class Keyboard {
+  constructor(readonly page: Page) {}
+
+  focused = (): Promise<string> => this.page.evaluate(FOCUS) as Promise<string>;
+
+  /** Tabs on until something so called has the focus. */
+  async tabTo(name: string | RegExp, back = false): Promise<void> {
+    const seen: string[] = [];
+    const is = (text: string): boolean => (typeof name === 'string' ? text === name || text.startsWith(`${name} `) : name.test(text));
+    for (let i = 0; i < 220; i++) {
+      if (back) await this.page.keyboard.down('Shift');
+      await this.page.keyboard.press('Tab');
+      if (back) await this.page.keyboard.up('Shift');
+      const text = await this.focused();
+      if (is(text)) return;
+      seen.push(text);
+    }
+    throw new Error(`Tab does not come to ${String(name)} on ${this.page.url()}; it comes to: ${[...new Set(seen)].join(' | ')}`);
+  }
+
+  async press(...keys: readonly string[]): Promise<void> {
+    for (const key of keys) await this.page.keyboard.press(key as 'Enter');
+  }
+
+  /** Goes to a field and types into it. */
+  async fill(name: string | RegExp, text: string): Promise<void> {
+    await this.tabTo(name);
+    await this.page.keyboard.type(text);
+  }
+
+  /** Goes to a list and chooses by its first letters. */
+  async choose(name: string | RegExp, option: string): Promise<void> {
+    await this.tabTo(name);
+    await this.page.keyboard.type(option);
+    const chosen = await this.page.evaluate('document.activeElement.selectedOptions?.[0]?.innerText ?? ""');
+    expect(chosen).toBe(option);
+  }
+
+  /** Goes to a button and presses it. */
+  async push(name: string | RegExp): Promise<void> {
+    await this.tabTo(name);
+    await this.page.keyboard.press('Enter');
+  }
+
+  /** Past the bar, the drawing and the route to a station's work. */
+  async skipToWork(): Promise<void> {
+    await this.push('Skip to the work');
+  }
+}
+
+/** Waits until the page shows a text. */
+export const shows = (page: Page, text: string | RegExp, timeout = 15_000): Promise<unknown> =>
+  page
+    .waitForFunction(
+      (source: string, flags: string) => new RegExp(source, flags).test(document.body.innerText.replace(/\s+/g, ' ')),
+      { timeout, polling: 100 },
+      typeof text === 'string' ? text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&') : text.source,
+      typeof text === 'string' ? '' : text.flags,
+    )
+    .catch(async () => {
+      const body = await page.evaluate(() => document.querySelector('#station')?.parentElement?.innerText ?? document.body.innerText);
+      throw new Error(`${page.url()} does not show ${String(text)}; it shows: ${body.replace(/\s+/g, ' ').slice(0, 2000)}`);
+    });
+
+/** Waits until the address is that of a unit's station. */
+export const isAt = (page: Page, station: string): Promise<unknown> =>
+  page.waitForFunction((s: string) => location.pathname.endsWith(`/${s}`), { timeout: 15_000 }, station);
+
+/** Waits until the route shows a station as done. */
+export const isDone = (page: Page, station: string): Promise<unknown> =>
+  page.waitForFunction(
+    (s: string) =>
+      document
+        .querySelector(`nav[aria-label="Route"] a[aria-current][href$="/${s}"], nav[aria-label="Route"] a[href$="/${s}"]:not(.sr-only)`)
+        ?.textContent?.endsWith('done'),
+    { timeout: 15_000 },
+    station,
+  );

@@ -1,0 +1,277 @@
+import type { Browser, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, expect, test } from 'vitest';
+import { type App, startApp } from './app';
+import { isAt, isDone, Keyboard, shows } from './bench';
+import { openBrowser } from './browser';
+
+// A pitted iron tandem master from the counter to its certificate, by three people and by keyboard only.
+// In the middle the server is killed and started again.
+
+let app: App;
+let browser: Browser;
+let page: Page;
+let keys: Keyboard;
+let tag = '';
+
+beforeAll(async () => {
+  app = await startApp();
+  browser = await openBrowser();
+  page = await browser.newPage();
+  await page.setViewport({ width: 1280, height: 800 });
+  keys = new Keyboard(page);
+});
+afterAll(async () => {
+  await browser.close();
+  await app.stop();
+});
+
+/** Signs in at the bench: Tab to the names, arrows to one's own, then the PIN. */
+const signIn = async (name: string, pin: string): Promise<void> => {
+  await page.goto(`${app.origin}/sign-in`);
+  await keys.tabTo(/./);
+  await keys.press('Space');
+  for (let i = 0; i < 6 && !(await keys.focused()).startsWith(name); i++) await keys.press('ArrowDown');
+  expect(await keys.focused()).toMatch(new RegExp(`^${name}`));
+  await keys.fill('PIN', pin);
+  await keys.press('Enter');
+  await shows(page, 'units on the rack');
+};
+const signOut = async (): Promise<void> => {
+  await keys.push('Sign out');
+  await shows(page, 'Who is at this bench?');
+};
+/** `/`, the tag, Enter; then the unit's line. */
+const goToUnit = async (): Promise<void> => {
+  await keys.press('Slash');
+  await page.keyboard.type(tag);
+  await keys.press('Enter');
+  await page.waitForFunction(() => location.pathname === '/find');
+  await shows(page, 'Orchard sprayer');
+  await keys.push(tag);
+  await page.waitForFunction(() => location.pathname.startsWith('/units/'));
+};
+/** Types a gauge's figure and Enter into every cell of the grid, as an instrument does. */
+const gauge = async (diaMm: (row: number, column: number) => number): Promise<number> => {
+  const cells = await page.$$eval('[data-cell]', (all) => all.map((c) => (c as HTMLElement).dataset.cell as string));
+  await page.waitForFunction(() => (document.activeElement as HTMLElement | null)?.dataset.cell === '0-0');
+  for (const cell of cells) {
+    const [row, column] = cell.split('-').map(Number) as [number, number];
+    await page.keyboard.type(diaMm(row, column).toFixed(3));
+    await keys.press('Enter');
+  }
+  expect(await keys.focused()).toBe('Save gauging');
+  await keys.press('Enter');
+  await isAt(page, 'gauge');
+  await shows(page, 'Signed off. A lead can reopen it');
+  return cells.length;
+};
+const nextStation = async (station: string): Promise<void> => {
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  while (!page.url().endsWith(`/${station}`)) {
+    const before = page.url();
+    await keys.press('BracketRight');
+    await page.waitForFunction((url: string) => location.href !== url, {}, before);
+  }
+};
+
+test('the counter books it in and gets a tag', async () => {
+  await signIn('Ida Brandvik', '3390');
+  await keys.press('b');
+  await page.waitForFunction(() => location.pathname === '/book-in');
+  // Everything that is missing is said at once, and nothing typed is lost.
+  await keys.fill('Telephone', '555 0199');
+  await keys.push('Book in and give it a tag');
+  await shows(page, /Customer: who brings it\?.*Machine: what is it off\?.*Bore:.*Promised for:/);
+  await keys.tabTo('Customer', true);
+  await page.keyboard.type('Aldwater Orchards');
+  await keys.fill('Machine', 'Orchard sprayer, Hallam-Brook 12');
+  await keys.fill('Where on the machine', 'service brake');
+  await keys.fill('Marks on it', 'HB 7/8');
+  await keys.fill('Promised for', '12312026');
+  await keys.push('Tandem master');
+  await keys.fill('Bore as cast or listed', '7/8');
+  await shows(page, '7/8 in = 22.225 mm');
+  await keys.push('pedal sinks slowly');
+  await keys.fill('In their own words', 'worse when warm');
+  await keys.push('Book in and give it a tag');
+  await shows(page, 'Booked in: SQ-');
+  tag = (await page.evaluate(() => /Booked in: (SQ-\d+)/.exec(document.body.innerText)?.[1])) ?? '';
+  await page.waitForFunction(() => (document.querySelector('img[alt^="Label of"]') as HTMLImageElement | null)?.naturalWidth);
+  await signOut();
+});
+
+test('the technician strips it: every part, its condition, its lip, its fate', async () => {
+  await signIn('Joss Tarrow', '4711');
+  await goToUnit();
+  await isAt(page, 'strip');
+  await keys.skipToWork();
+  const tray: readonly [string, string, string?][] = [
+    ['boot', 'split'],
+    ['circlip', 'good'],
+    ['stop washer', 'good'],
+    ['rear piston', 'good', '22.180'],
+    ['secondary cup', 'hard'],
+    ['thin protector washer', 'good'],
+    ['rear primary cup', 'nicked'],
+    ['intermediate spring', 'good'],
+    ['floating piston', 'good', '22.175'],
+    ['floating rear cup', 'worn'],
+    ['front primary cup', 'hard'],
+    ['front spring', 'good'],
+    ['stop screw', 'good'],
+    ['reservoir grommets', 'hard'],
+  ];
+  for (const [name, condition, diaMm] of tray) {
+    await keys.choose(`Condition of the ${name}`, condition);
+    if (/cup$/.test(name)) await keys.push(/^lip to the (left|right)$/);
+    if (diaMm !== undefined) await keys.fill(`${name}, ⌀`, diaMm);
+  }
+  await shows(page, '14 of 14 recorded');
+  await shows(page, 'piston 22.180 mm');
+  await keys.push('Strip done');
+  await shows(page, 'Signed off. A lead can reopen it');
+});
+
+test('the server is killed and comes back: everything acknowledged is there', async () => {
+  await app.kill();
+  await app.restart();
+  await page.goto(`${app.origin}/units/${tag}`);
+  await isAt(page, 'clean');
+  await page.goto(`${app.origin}/units/${tag}/strip`);
+  await shows(page, '14 of 14 recorded');
+  const fates = await page.$$eval('select[aria-label^="Fate of"]', (all) => all.map((s) => (s as HTMLSelectElement).value));
+  expect(fates.filter((f) => f === 'replaced').length).toBe(6);
+  await shows(page, 'pedal sinks slowly · worse when warm');
+});
+
+test('cleans and gauges it', async () => {
+  await nextStation('clean');
+  for (const point of [/^Every deposit off/, /^Whatever freed/, /^Ports and drillings/]) {
+    await keys.tabTo(point);
+    await keys.press('Space');
+  }
+  await keys.fill('How it was cleaned', 'brake cleaner, brush, dry air');
+  await keys.push('Clean and dry');
+  await shows(page, 'Signed off. A lead can reopen it');
+  await nextStation('gauge');
+  await gauge((_, column) => 22.236 + (column === 2 ? 0.004 : 0));
+});
+
+test('judges a pit under the resting rear primary: hone, with the arithmetic, and a what-if that leaves no trace', async () => {
+  await nextStation('judge');
+  await keys.push('Add a mark');
+  await keys.tabTo('m1 from', true);
+  await page.keyboard.type('41');
+  await keys.fill('m1 to', '41.5');
+  await keys.fill('m1 depth', '12.5');
+  await keys.fill('m1 depth uncertainty', '2.5');
+  // Nominal 22.225; high 22.240 + 2 × (15 + 5) µm = 22.280; limit: piston 22.180 + 0.130 = 22.310.
+  await shows(page, /Hone to 22\.280 mm, then gauge again limit piston 22\.180 \+ 0\.130 22\.310/);
+  await keys.push('What if');
+  await keys.choose('School', 'sleeve first');
+  await shows(page, /Sleeve limit/);
+  await keys.press('Home');
+  await shows(page, 'Hone to 22.280 mm');
+  await keys.tabTo('Save judgement', true);
+  await keys.press('Enter');
+  await isDone(page, 'judge');
+  await page.goto(`${app.origin}/units/${tag}`);
+  await isAt(page, 'hone');
+  await shows(page, 'Cut to 22.280 mm, never past 22.310');
+});
+
+test('it is honed elsewhere; the new readings are recorded, and judged again', async () => {
+  await keys.fill('What was done: grits, strokes, speed', '220, 320, 400 at the machine shop');
+  await keys.push('Honed and washed: gauge again');
+  await isDone(page, 'hone');
+  await page.goto(`${app.origin}/units/${tag}`);
+  await isAt(page, 'gauge');
+  await shows(page, 'GAUGED BEFORE');
+  await gauge((_, column) => 22.281 + (column === 2 ? 0.002 : 0));
+  await nextStation('judge');
+  await keys.push('Remove m1');
+  await shows(page, 'The bore can be used as it is.');
+  await keys.tabTo('Save judgement');
+  await keys.press('Enter');
+  await isDone(page, 'judge');
+});
+
+test('a kit is set aside, and the parts go in the right way round; a wrong one is stopped', async () => {
+  await page.goto(`${app.origin}/units/${tag}`);
+  await isAt(page, 'kit');
+  await shows(page, /K-118 Tandem master 7\/8 in 100 %/);
+  await keys.push('Set aside');
+  await shows(page, 'set aside');
+  await keys.push('Kit complete');
+  await isDone(page, 'kit');
+  await page.goto(`${app.origin}/units/${tag}`);
+  await isAt(page, 'close-up');
+  let turned = false;
+  for (let i = 0; i < 14; i++) {
+    // A part is asked for once the one before it is stored: a double press cannot put two in.
+    await page.waitForSelector('aside section[aria-live] button:not(:disabled)');
+    const heading = await page.$eval('aside h2', (h) => h.textContent ?? '');
+    if (/CUP$/.test(heading)) {
+      const right = heading.includes('FLOATING REAR') ? '2' : '1';
+      if (!turned) {
+        await keys.press(right === '1' ? '2' : '1');
+        await shows(page, /Turn it round\. The .* cup holds the pressure/);
+        turned = true;
+      }
+      await keys.press(right);
+    } else await keys.push(/^(New|Same) one is in$/);
+    await page.waitForFunction((h: string) => document.querySelector('aside h2')?.textContent !== h, {}, heading);
+    await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  }
+  await shows(page, 'Everything is in. Stroke it: free, returns by itself.');
+  await keys.push('Closed up');
+  await isDone(page, 'close-up');
+});
+
+test('its gap is set, and it is proved on the rig', async () => {
+  await page.goto(`${app.origin}/units/${tag}`);
+  await isAt(page, 'set');
+  for (const point of [/^Pushrod length/, /^There is a gap/]) {
+    await keys.tabTo(point);
+    await keys.press('Space');
+  }
+  await keys.fill('Gap as measured, and how', '0.7 mm by straight edge');
+  await keys.push('Set');
+  await isDone(page, 'set');
+  await page.goto(`${app.origin}/units/${tag}`);
+  await isAt(page, 'prove');
+  await keys.tabTo('The shield is shut');
+  await keys.press('Space');
+  await keys.push('Pressurise and hold');
+  await shows(page, /holding, \d+ s of 120/);
+  await shows(page, /It holds, 0\.0\d\d ml\/min/, 40_000);
+  await page.waitForFunction(() => [...document.querySelectorAll('button')].some((b) => b.textContent === 'Proved' && !b.disabled));
+  await keys.push('Proved');
+  await isDone(page, 'prove');
+});
+
+test('two people sign, and the certificate says what was and was not proved', async () => {
+  await page.goto(`${app.origin}/units/${tag}`);
+  await isAt(page, 'release');
+  await shows(page, '0 of 2 signatures');
+  await keys.fill('PIN of Joss Tarrow', '4711');
+  await keys.press('Enter');
+  await shows(page, '1 of 2 signatures');
+  await keys.choose('Name', 'Tobin Salke');
+  await keys.fill('PIN of Tobin Salke', '551907');
+  await keys.press('Enter');
+  await shows(page, '2. signature: Tobin Salke, owner');
+  await keys.push('Release and write the certificate');
+  await shows(page, /Certificate \d+/);
+  const pdf = await page.evaluate(async (url: string) => {
+    const response = await fetch(url);
+    const bytes = new Uint8Array(await response.arrayBuffer());
+    return [response.status, response.headers.get('content-type'), String.fromCharCode(...bytes.slice(0, 5)), bytes.length > 5000];
+  }, `${app.origin}/api/v1/units/${tag}/certificate.pdf`);
+  expect(pdf).toEqual([200, 'application/pdf', '%PDF-', true]);
+  await page.goto(app.origin);
+  await shows(page, 'units on the rack');
+  expect(await page.evaluate((t: string) => document.body.innerText.includes(t), tag)).toBe(false);
+  await page.goto(`${app.origin}/book`);
+  await shows(page, tag);
+});
