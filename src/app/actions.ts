@@ -175,7 +175,12 @@ export const startRunAction = act('bench', RunDoor, async (i, { db, person, now 
   if (rig.busy) return fail({ code: 'refused', reasons: [`The rig is busy with ${rig.current?.order.tag}.`] });
   const record = await loadUnit(db, i.unitId);
   if (record === undefined) return fail({ code: 'no-such-unit' });
-  const begun = await startRun(db, changeOf(i, person, now, 'run-started'), { runId: i.eventId, targetBar: i.targetBar, holdS: i.holdS });
+  // A run only adds to the unit; whether it may start is asked again when it is stored.
+  const begun = await startRun(db, changeOf({ ...i, version: null }, person, now, 'run-started'), {
+    runId: i.eventId,
+    targetBar: i.targetBar,
+    holdS: i.holdS,
+  });
   if (!begun.ok) return begun;
   const rules = await rulesInForce(db);
   const order = { runId: i.eventId, unitId: i.unitId, tag: tagOf(record.unit), by: person.name, targetBar: i.targetBar, holdS: i.holdS };
@@ -250,7 +255,7 @@ export const startWaitAction = act(
       .min(1)
       .max(60 * 24 * 60),
   }),
-  (i, { db, person, now }) => startWait(db, changeOf(i, person, now, 'wait-started', i.label), i.label, i.minutes),
+  (i, { db, person, now }) => startWait(db, changeOf({ ...i, version: null }, person, now, 'wait-started', i.label), i.label, i.minutes),
 );
 export const endWaitAction = act('bench', z.object({ ...Target, timerId: Id }), (i, { db, person, now }) =>
   endWait(db, changeOf(i, person, now, 'wait-ended'), i.timerId),

@@ -71,6 +71,7 @@ export const shows = (page: Page, text: string | RegExp, timeout = 15_000): Prom
     )
     .catch(async () => {
       const body = await page.evaluate(() => document.querySelector('#station')?.parentElement?.innerText ?? document.body.innerText);
+      if (process.env.SHOT) await page.screenshot({ path: process.env.SHOT as '/tmp/x.png' });
       throw new Error(`${page.url()} does not show ${String(text)}; it shows: ${body.replace(/\s+/g, ' ').slice(0, 2000)}`);
     });
 

@@ -52,7 +52,10 @@ test('booked in at the counter', async () => {
   await type('Customer', 'Fallowfield Stables');
   await type('Machine', 'Horsebox, Ostley twin-axle');
   await type('Where on the machine', 'front right');
-  await type('Promised for', '12312026');
+  // A finger on the field's month; the figures go on to day and year.
+  const date = await (await page.$('#promisedDate'))?.boundingBox();
+  await page.touchscreen.tap((date?.x ?? 0) + 16, (date?.y ?? 0) + 20);
+  await page.keyboard.type('12312026');
   await tapButton('Wheel cylinder, double');
   await type('Bore as cast or listed', '22.225');
   await tapButton('wet boot');

@@ -22,7 +22,7 @@ export const startWait = (db: Db, change: Change, label: string, minutes: number
   );
 
 export const endWait = (db: Db, change: Change, timerId: string): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, change, (record, at) => {
+  changeUnit(db, { ...change, restsOn: [timerId] }, (record, at) => {
     const timer = record.timers.find((t) => t.id === timerId);
     return timer === undefined ? refused('There is no such wait.') : ok([put('timers', { ...timer, unitId: record.unit.id, doneAt: at })]);
   });

@@ -10,7 +10,7 @@ export function FindField() {
   const input = useRef<HTMLInputElement>(null);
   useHotkeys('slash', () => input.current?.focus(), { preventDefault: true });
   return (
-    <search className="w-72 max-w-full">
+    <search className="max-w-72 min-w-36 flex-1">
       <form
         onSubmit={(e) => {
           e.preventDefault();

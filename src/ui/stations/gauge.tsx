@@ -194,6 +194,7 @@ export function Gauge({
                     <td key={key} className="cell">
                       <input
                         data-cell={key}
+                        size={7}
                         className={`field tabular-nums ${suspects.has(key) ? 'outline-2 -outline-offset-2 outline-amber' : ''}`}
                         aria-label={`${depth} ${units.length} at ${clock}°${suspects.has(key) ? ', gauge again' : ''}`}
                         title={suspects.has(key) ? 'Gauge again' : undefined}

@@ -8,7 +8,7 @@ export function Ribbon({ tag, route, here }: { readonly tag: string; readonly ro
   const at = route.findIndex((s) => s.station === here);
   const [before, after] = [route[at - 1]?.station, route[at + 1]?.station];
   return (
-    <nav aria-label="Route" className="flex items-stretch gap-x-1 overflow-x-auto border-b border-line bg-plate px-3">
+    <nav aria-label="Route" className="relative flex items-stretch gap-x-1 overflow-x-auto border-b border-line bg-plate px-3">
       {before !== undefined && (
         <Link data-key="[" href={`/units/${tag}/${before}`} className="sr-only" tabIndex={-1}>
           Station before
