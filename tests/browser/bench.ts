@@ -71,7 +71,6 @@ export const shows = (page: Page, text: string | RegExp, timeout = 15_000): Prom
     )
     .catch(async () => {
       const body = await page.evaluate(() => document.querySelector('#station')?.parentElement?.innerText ?? document.body.innerText);
-      if (process.env.SHOT) await page.screenshot({ path: process.env.SHOT as '/tmp/x.png' });
       throw new Error(`${page.url()} does not show ${String(text)}; it shows: ${body.replace(/\s+/g, ' ').slice(0, 2000)}`);
     });
 
@@ -89,3 +88,9 @@ export const isDone = (page: Page, station: string): Promise<unknown> =>
     { timeout: 15_000 },
     station,
   );
+
+/** Waits until the page hears keys: until React has taken the server's page over, and done its effects. */
+export const ready = async (page: Page): Promise<void> => {
+  await page.waitForFunction(() => Object.keys(document.querySelector('header input') ?? {}).some((k) => k.startsWith('__reactProps')));
+  await page.evaluate(() => new Promise((resolve) => requestIdleCallback(resolve)));
+};

@@ -9,6 +9,7 @@ import type { TrayPart } from '@/core/strip/tray-door';
 import { LIP_WORDS, Lip } from '../drawing/lip';
 import { SaveNote } from '../save/save-note';
 import { useTray } from '../save/use-tray';
+import { Scroll } from '../unit/scroll';
 import { StationFrame } from '../unit/station-frame';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { FATE_WORDS } from './strip';
@@ -58,7 +59,7 @@ export function CloseUp({
         </section>
       }
     >
-      <div className="overflow-x-auto">
+      <Scroll label="Tray">
         <table className="w-full border-collapse bg-sheet">
           <thead>
             <tr>
@@ -108,7 +109,7 @@ export function CloseUp({
             })}
           </tbody>
         </table>
-      </div>
+      </Scroll>
     </StationFrame>
   );
 }

@@ -15,6 +15,7 @@ import { Profile } from '../drawing/profile';
 import { SaveNote } from '../save/save-note';
 import { useDraft } from '../save/use-draft';
 import { useSave } from '../save/use-save';
+import { Scroll } from '../unit/scroll';
 import { StationFrame } from '../unit/station-frame';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 
@@ -155,71 +156,73 @@ export function Gauge({
         </section>
       }
     >
-      <table ref={grid} className="w-full border-collapse bg-sheet">
-        <thead>
-          <tr>
-            <th scope="col" className="th">
-              Depth, {units.length}
-            </th>
-            {GRID_CLOCKS.map((c) => (
-              <th key={c} scope="col" className="th">
-                {c}°
+      <Scroll label="Readings">
+        <table ref={grid} className="w-full border-collapse bg-sheet">
+          <thead>
+            <tr>
+              <th scope="col" className="th">
+                Depth, {units.length}
               </th>
-            ))}
-            <th scope="col" className="th text-right">
-              Mean
-            </th>
-            <th scope="col" className="th text-right">
-              Ovality
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {draft.depths.map((depth, row) => {
-            const station = form?.stations.find((s) => Math.abs(s.xMm - (read.depthsMm[row] ?? NaN)) < 0.3);
-            return (
-              <tr key={row}>
-                <td className="cell">
-                  <input
-                    className="field w-20"
-                    aria-label={`Depth ${row + 1}`}
-                    disabled={!open}
-                    value={depth}
-                    onChange={(e) => setDraft({ ...draft, depths: draft.depths.map((d, i) => (i === row ? e.target.value : d)) })}
-                  />
-                </td>
-                {GRID_CLOCKS.map((clock, column) => {
-                  const key = `${row}-${column}`;
-                  return (
-                    <td key={key} className="cell">
-                      <input
-                        data-cell={key}
-                        size={7}
-                        className={`field tabular-nums ${suspects.has(key) ? 'outline-2 -outline-offset-2 outline-amber' : ''}`}
-                        aria-label={`${depth} ${units.length} at ${clock}°${suspects.has(key) ? ', gauge again' : ''}`}
-                        title={suspects.has(key) ? 'Gauge again' : undefined}
-                        inputMode="decimal"
-                        disabled={!open}
-                        value={draft.cells[key] ?? ''}
-                        onChange={(e) => setDraft({ ...draft, cells: { ...draft.cells, [key]: e.target.value } })}
-                        onKeyDown={(e) => {
-                          if (e.key !== 'Enter') return;
-                          e.preventDefault();
-                          advance(row, column);
-                        }}
-                      />
-                    </td>
-                  );
-                })}
-                <td className="cell text-right">{station === undefined ? '' : sayDia(station.meanMm, units)}</td>
-                <td className="cell text-right text-ink2">
-                  {station?.ovalityMm == null ? '' : `${station.method === 'two-point' ? '≥ ' : ''}${sayDia(station.ovalityMm, units)}`}
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+              {GRID_CLOCKS.map((c) => (
+                <th key={c} scope="col" className="th">
+                  {c}°
+                </th>
+              ))}
+              <th scope="col" className="th text-right">
+                Mean
+              </th>
+              <th scope="col" className="th text-right">
+                Ovality
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {draft.depths.map((depth, row) => {
+              const station = form?.stations.find((s) => Math.abs(s.xMm - (read.depthsMm[row] ?? NaN)) < 0.3);
+              return (
+                <tr key={row}>
+                  <td className="cell">
+                    <input
+                      className="field w-20"
+                      aria-label={`Depth ${row + 1}`}
+                      disabled={!open}
+                      value={depth}
+                      onChange={(e) => setDraft({ ...draft, depths: draft.depths.map((d, i) => (i === row ? e.target.value : d)) })}
+                    />
+                  </td>
+                  {GRID_CLOCKS.map((clock, column) => {
+                    const key = `${row}-${column}`;
+                    return (
+                      <td key={key} className="cell">
+                        <input
+                          data-cell={key}
+                          size={7}
+                          className={`field tabular-nums ${suspects.has(key) ? 'outline-2 -outline-offset-2 outline-amber' : ''}`}
+                          aria-label={`${depth} ${units.length} at ${clock}°${suspects.has(key) ? ', gauge again' : ''}`}
+                          title={suspects.has(key) ? 'Gauge again' : undefined}
+                          inputMode="decimal"
+                          disabled={!open}
+                          value={draft.cells[key] ?? ''}
+                          onChange={(e) => setDraft({ ...draft, cells: { ...draft.cells, [key]: e.target.value } })}
+                          onKeyDown={(e) => {
+                            if (e.key !== 'Enter') return;
+                            e.preventDefault();
+                            advance(row, column);
+                          }}
+                        />
+                      </td>
+                    );
+                  })}
+                  <td className="cell text-right">{station === undefined ? '' : sayDia(station.meanMm, units)}</td>
+                  <td className="cell text-right text-ink2">
+                    {station?.ovalityMm == null ? '' : `${station.method === 'two-point' ? '≥ ' : ''}${sayDia(station.ovalityMm, units)}`}
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </Scroll>
       {open && (
         <div className="mt-2 flex flex-wrap items-end gap-3">
           <button type="button" className="btn-quiet" onClick={() => setDraft({ ...draft, depths: [...draft.depths, ''] })}>

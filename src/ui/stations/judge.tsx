@@ -16,6 +16,7 @@ import { OUTCOME_WORDS, VerdictSign } from '../drawing/verdict-sign';
 import { AngleField, DepthField, LengthField } from '../field/quantity-field';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
+import { Scroll } from '../unit/scroll';
 import { StationFrame } from '../unit/station-frame';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { VerdictPanel } from './verdict-panel';
@@ -149,7 +150,7 @@ export function Judge({
         onChoose={setChosen}
         onDraw={open ? add : undefined}
       />
-      <div className="mt-2 overflow-x-auto">
+      <Scroll label="Marks" className="mt-2">
         <table className="w-full border-collapse">
           <thead>
             <tr>
@@ -287,7 +288,7 @@ export function Judge({
             })}
           </tbody>
         </table>
-      </div>
+      </Scroll>
       {open && (
         <button
           type="button"

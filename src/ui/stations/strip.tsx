@@ -11,6 +11,7 @@ import { LIP_WORDS, Lip } from '../drawing/lip';
 import { LengthField } from '../field/quantity-field';
 import { SaveNote } from '../save/save-note';
 import { useTray } from '../save/use-tray';
+import { Scroll } from '../unit/scroll';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { type AddPhoto, useAddPhoto } from '../unit/use-add-photo';
 
@@ -46,7 +47,7 @@ export function Strip({
       <p role="status" className="text-[13px] text-ink2 empty:hidden">
         {photoNote}
       </p>
-      <div className="overflow-x-auto">
+      <Scroll label="Tray">
         <table className="w-full border-collapse bg-sheet">
           <thead>
             <tr>
@@ -133,7 +134,7 @@ export function Strip({
             ))}
           </tbody>
         </table>
-      </div>
+      </Scroll>
     </div>
   );
 }

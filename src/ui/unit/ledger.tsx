@@ -7,6 +7,7 @@ import { EVENT_KINDS } from '@/core/unit/event-kind';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { LeadBox } from './lead-box';
 import { PhotoBox } from './photo-box';
+import { Scroll } from './scroll';
 import { UndoButton } from './undo-button';
 import type { SaveAction } from './unit-actions';
 import type { AddPhoto } from './use-add-photo';
@@ -75,19 +76,24 @@ export function Ledger({
       <section>
         <h2 className="head mb-1">History</h2>
         {inShop && undoable !== undefined && <UndoButton target={target} what={EVENT_KINDS[undoable]} undo={actions.undo} />}
-        <ol className="max-h-64 overflow-y-auto">
-          {history.map((h) => (
-            <li key={h.id} className={`flex justify-between gap-3 border-b border-hair py-1 text-[13px] ${h.undone ? 'line-through' : ''}`}>
-              <span>
-                {EVENT_KINDS[h.kind]}
-                <span className="text-ink2">{h.note === '' ? '' : `: ${STATION_WORDS[h.note as Station] ?? h.note}`}</span>
-              </span>
-              <span className="shrink-0 text-ink2" title={sayFullDate(h.at)}>
-                {h.by} · {sayWhen(h.at, now)}
-              </span>
-            </li>
-          ))}
-        </ol>
+        <Scroll label="Steps" className="max-h-64">
+          <ol>
+            {history.map((h) => (
+              <li
+                key={h.id}
+                className={`flex justify-between gap-3 border-b border-hair py-1 text-[13px] ${h.undone ? 'line-through' : ''}`}
+              >
+                <span>
+                  {EVENT_KINDS[h.kind]}
+                  <span className="text-ink2">{h.note === '' ? '' : `: ${STATION_WORDS[h.note as Station] ?? h.note}`}</span>
+                </span>
+                <span className="shrink-0 text-ink2" title={sayFullDate(h.at)}>
+                  {h.by} · {sayWhen(h.at, now)}
+                </span>
+              </li>
+            ))}
+          </ol>
+        </Scroll>
       </section>
       {may(person.role, 'reopen') && (
         <LeadBox

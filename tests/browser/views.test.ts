@@ -1,0 +1,207 @@
+import { readFileSync } from 'node:fs';
+import type { Browser, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { type App, startApp } from './app';
+import { Keyboard, ready, shows } from './bench';
+import { openBrowser, signIn } from './browser';
+
+let app: App;
+let browser: Browser;
+let page: Page;
+const complaints: string[] = [];
+
+beforeAll(async () => {
+  app = await startApp();
+  browser = await openBrowser();
+  page = await browser.newPage();
+  await page.setViewport({ width: 1280, height: 800 });
+  page.on('console', (m) => m.type() === 'error' && complaints.push(m.text()));
+  page.on('pageerror', (e) => complaints.push(String(e)));
+});
+afterAll(async () => {
+  await browser.close();
+  await app.stop();
+});
+
+/** A page of the rack's first tray at a station. */
+const unitAt = async (station: string): Promise<string> => {
+  await page.goto(app.origin);
+  const trays = await page.$$eval('a[data-tray]', (all) => all.map((a) => (a as HTMLAnchorElement).href));
+  for (const tray of trays) {
+    await page.goto(tray);
+    if (page.url().endsWith(`/${station}`)) return page.url();
+  }
+  throw new Error(`no tray at ${station}`);
+};
+const AXE = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
+type Violation = { readonly id: string; readonly impact: string; readonly nodes: readonly { readonly html: string }[] };
+/** What axe finds serious or critical on the page. */
+const faults = async (): Promise<readonly string[]> => {
+  await page.evaluate(AXE);
+  const violations = (await page.evaluate('axe.run(document).then((r) => r.violations)')) as readonly Violation[];
+  return violations
+    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    .map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(' ')}`);
+};
+
+describe('the door', () => {
+  test.each(['/', '/kits', '/book', '/rules', '/rig', '/book-in', '/find?q=1', '/units/SQ-0012/prove'])(
+    '%s leads nobody in',
+    async (path) => {
+      await page.goto(app.origin + path);
+      expect(new URL(page.url()).pathname).toBe('/sign-in');
+    },
+  );
+
+  test('papers, photos and the rig’s stream are closed to nobody', async () => {
+    for (const path of ['/api/v1/units/SQ-0001/certificate.pdf', '/api/v1/units/SQ-0012/label.svg', '/api/v1/rig/stream'])
+      expect((await fetch(app.origin + path)).status).toBe(401);
+    expect((await fetch(`${app.origin}/photos/demo-001-1`)).status).toBe(401);
+  });
+
+  test('a wrong PIN is told, and nothing else', async () => {
+    await page.goto(`${app.origin}/sign-in`);
+    await page.click('input[value="pell-wickert"]');
+    await page.waitForFunction(() => document.activeElement?.id === 'pin');
+    await page.keyboard.type('0000');
+    await page.keyboard.press('Enter');
+    await shows(page, 'That is not the PIN.');
+    expect(new URL(page.url()).pathname).toBe('/sign-in');
+    expect(await faults()).toEqual([]);
+  });
+
+  test('every page carries a strict policy with a nonce of its own, and runs under it', async () => {
+    const policies = await Promise.all(
+      [1, 2].map(async () => (await fetch(`${app.origin}/sign-in`)).headers.get('content-security-policy')),
+    );
+    for (const policy of policies) {
+      expect(policy).toMatch(/script-src 'self' 'nonce-[^']+' 'strict-dynamic'/);
+      expect(policy).not.toMatch(/script-src[^;]*unsafe/);
+      expect(policy).toMatch(/object-src 'none'.*frame-ancestors 'none'/);
+    }
+    expect(policies[0]).not.toBe(policies[1]);
+  });
+});
+
+describe('every main view, in both themes', () => {
+  const paths = ['/', '/book-in', '/kits', '/rig', '/book', '/rules', '/find?q=tug'];
+  const stations = ['strip', 'clean', 'gauge', 'judge', 'hone', 'sleeve', 'kit', 'close-up', 'prove', 'release'];
+  beforeAll(() => signIn(page, app.origin, 'maren-oreland', '180422'));
+
+  test.each([...paths, ...stations])('%s: axe finds nothing serious, nothing sticks out, the browser has no complaint', async (view) => {
+    complaints.length = 0;
+    await page.goto(view.startsWith('/') ? app.origin + view : await unitAt(view));
+    expect(await faults()).toEqual([]);
+    await page.evaluate(() => {
+      document.documentElement.dataset.theme = 'bench';
+    });
+    expect(await faults()).toEqual([]);
+    for (const width of [1280, 1024, 768, 390]) {
+      await page.setViewport({ width, height: 800 });
+      expect([width, await page.evaluate(() => Math.max(0, document.documentElement.scrollWidth - innerWidth))]).toEqual([width, 0]);
+    }
+    await page.setViewport({ width: 1280, height: 800 });
+    expect(complaints).toEqual([]);
+  });
+
+  test('a view that is not there says so', async () => {
+    const response = await page.goto(`${app.origin}/units/SQ-9999`);
+    expect(response?.status()).toBe(404);
+  });
+});
+
+describe('the shell, by keyboard', () => {
+  let keys: Keyboard;
+  beforeAll(async () => {
+    page = await (await browser.createBrowserContext()).newPage();
+    await page.setViewport({ width: 1280, height: 800 });
+    await signIn(page, app.origin, 'maren-oreland', '180422');
+    keys = new Keyboard(page);
+  });
+
+  test('the sheet of keys opens with ? and closes with Esc', async () => {
+    await page.goto(app.origin);
+    await keys.press('?');
+    await page.waitForSelector('[role="dialog"]');
+    await shows(page, 'Station before, station after');
+    expect(await faults()).toEqual([]);
+    await keys.press('Escape');
+    await page.waitForFunction(() => document.querySelector('[role="dialog"]') === null);
+  });
+
+  test('j and k go along the trays, Enter opens one', async () => {
+    await page.goto(app.origin);
+    await keys.press('j', 'j', 'k');
+    const href = await page.evaluate(() => (document.activeElement as HTMLAnchorElement).href);
+    expect(href).toBe(await page.$eval('a[data-tray]', (a) => (a as HTMLAnchorElement).href));
+    await keys.press('Enter');
+    await page.waitForFunction(() => location.pathname.startsWith('/units/'));
+  });
+
+  test('u switches units, and every figure follows', async () => {
+    await page.goto(await unitAt('prove'));
+    await shows(page, 'piston 22.180 mm');
+    await keys.press('u');
+    await shows(page, 'piston 0.8732 in');
+    await shows(page, 'Pressure, psi');
+    await keys.press('u');
+    await shows(page, 'piston 22.180 mm');
+  });
+
+  test('keys do not fire while someone types', async () => {
+    await page.goto(app.origin);
+    await ready(page);
+    await keys.press('/');
+    await page.keyboard.type('bug');
+    expect(new URL(page.url()).pathname).toBe('/');
+    expect(await page.evaluate(() => (document.activeElement as HTMLInputElement).value)).toBe('bug');
+  });
+
+  test('find knows tags, machines, customers and marks on the casting', async () => {
+    for (const [text, found] of [
+      ['12', 'SQ-0012'],
+      ['sq-0012', 'SQ-0012'],
+      ['glasmark', 'Ice resurfacer'],
+      ['Pendle', 'Quarry dumper'],
+    ] as const) {
+      await page.goto(`${app.origin}/find?q=${text}`);
+      await shows(page, found);
+    }
+    await page.goto(`${app.origin}/find?q=no such thing`);
+    await shows(page, '0 found');
+  });
+
+  test('[ and ] step along the route, t goes to the waits', async () => {
+    await page.goto(await unitAt('gauge'));
+    await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+    await keys.press('[');
+    await page.waitForFunction(() => location.pathname.endsWith('/clean'));
+    await keys.press(']');
+    await page.waitForFunction(() => location.pathname.endsWith('/gauge'));
+    await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+    await keys.press('t');
+    expect(await keys.focused()).toBe('Wait for');
+  });
+
+  test('the theme is kept on this bench', async () => {
+    await page.goto(app.origin);
+    await keys.push('Switch between light and bench theme');
+    const theme = await page.evaluate(() => document.documentElement.dataset.theme);
+    await page.reload();
+    expect(await page.evaluate(() => document.documentElement.dataset.theme)).toBe(theme);
+    await keys.push('Switch between light and bench theme');
+  });
+
+  test('a wait is started from the unit and shown in the bar until it is ended', async () => {
+    await page.goto(await unitAt('close-up'));
+    await keys.press('t');
+    await page.keyboard.type('seal soak');
+    await keys.tabTo('Minutes');
+    await page.keyboard.type('1');
+    await keys.push('Start');
+    await shows(page, 'seal soak 0:01');
+    await page.waitForFunction(() => document.querySelector('header')?.textContent?.includes('seal soak 0:01'));
+    await keys.push('End it');
+    await page.waitForFunction(() => !document.querySelector('header')?.textContent?.includes('seal soak'));
+  });
+});

@@ -1,0 +1,48 @@
+import { spawn } from 'node:child_process';
+import { join } from 'node:path';
+import { eq } from 'drizzle-orm';
+import { beforeAll, expect, test } from 'vitest';
+import { EventPayload } from '@/db/event-payload';
+import { timers, unitEvents, units } from '@/db/tables';
+import { openShop, type Shop } from './shop';
+
+const KILLS = 50;
+let shop: Shop;
+beforeAll(async () => {
+  shop = await openShop();
+});
+
+/** Starts a process that saves as fast as it can and says each save that was acknowledged; kills it in the middle. */
+const saveUntilKilled = (unitId: string, run: number): Promise<readonly string[]> =>
+  new Promise((resolve) => {
+    const child = spawn(process.execPath, ['--import', 'tsx', join('tests', 'server', 'saver.ts'), unitId, String(run)], {
+      env: process.env,
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
+    let said = '';
+    child.stdout.on('data', (d) => {
+      said += d;
+      // Somewhere between the second and the twentieth save.
+      if (said.split('\n').length > 2 + ((run * 7) % 18)) child.kill('SIGKILL');
+    });
+    // A line that was cut off by the kill was not acknowledged to anyone.
+    child.on('close', () => resolve(said.split('\n').slice(0, -1)));
+  });
+
+test(`${KILLS} kills in the middle of saving: nothing acknowledged is missing, nothing is half there`, async () => {
+  const unitId = await shop.book();
+  const acknowledged: string[] = [];
+  for (let run = 0; run < KILLS; run += 2)
+    acknowledged.push(...(await Promise.all([saveUntilKilled(unitId, run), saveUntilKilled(unitId, run + 1)])).flat());
+  const events = await shop.db.select().from(unitEvents).where(eq(unitEvents.unitId, unitId)).orderBy(unitEvents.version);
+  const ids = new Set(events.map((e) => e.id));
+  expect(acknowledged.length).toBeGreaterThan(KILLS);
+  expect(acknowledged.filter((id) => !ids.has(id))).toEqual([]);
+  // Versions without a gap, the unit at the last of them, and for every event its row.
+  expect(events.map((e) => e.version)).toEqual(events.map((_, i) => i + 1));
+  expect((await shop.db.select().from(units).where(eq(units.id, unitId)))[0]?.version).toBe(events.length);
+  const rows = new Set((await shop.db.select({ id: timers.id }).from(timers).where(eq(timers.unitId, unitId))).map((t) => t.id));
+  const told = events.flatMap((e) => EventPayload.parse(e.payload).changes.flatMap((c) => (c.table === 'timers' ? [c.id] : [])));
+  expect(told.filter((id) => !rows.has(id))).toEqual([]);
+  expect(rows.size).toBe(told.length);
+}, 240_000);

@@ -1,0 +1,12 @@
+import { openDb } from '@/db/connection';
+import { startWait } from '@/db/stations/waits';
+
+// Saves changes to one unit for ever and prints the id of each once it is acknowledged; killed by its test.
+const [, , unitId = '', run = ''] = process.argv;
+const db = await openDb();
+const person = { id: 'tess', name: 'Tess', role: 'technician', bench: null } as const;
+for (let i = 0; ; i++) {
+  const change = { eventId: `run-${run}-${i}`, unitId, person, at: Date.now(), version: null, kind: 'wait-started', note: '' } as const;
+  const saved = await startWait(db, change, 'soak', 5);
+  if (saved.ok) process.stdout.write(`${change.eventId}\n`);
+}
