@@ -27,7 +27,8 @@ export function airCheck(fill: readonly FillPoint[], rules: Pick<Rules, 'airMaxM
     fill.map((f) => f.mlIn),
   );
   const variance = solved.ssr / (fill.length - 2);
-  const se = (column: number): number => Math.sqrt(variance * (solved.inverseDiagonal[column] ?? 0));
+  const inverse = solved.inverseDiagonal();
+  const se = (column: number): number => Math.sqrt(variance * (inverse[column] ?? 0));
   const [complianceMlPerBar, airMl] = [solved.coefficients[0] ?? 0, solved.coefficients[1] ?? 0];
   const [complianceSe, airSe] = [se(0), se(1)];
   const { airMaxMl } = rules;

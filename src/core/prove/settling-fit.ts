@@ -101,7 +101,7 @@ const withErrors = (t: readonly number[], best: AtTau, tauAtUpper: boolean, conv
   if (tau !== null && free) columns.push(t.map((s) => ((best.aBar * s) / tau ** 2) * Math.exp(-s / tau)));
   const variance = best.ssr / (t.length - columns.length);
   const rho = lagOne(best.residuals);
-  const rSe = Math.sqrt(variance * (leastSquares(columns, best.residuals).inverseDiagonal[0] ?? 0)) * Math.sqrt((1 + rho) / (1 - rho));
+  const rSe = Math.sqrt(variance * (leastSquares(columns, best.residuals).inverseDiagonal()[0] ?? 0)) * Math.sqrt((1 + rho) / (1 - rho));
   const fit = { p0Bar: best.p0Bar, aBar: settles ? best.aBar : 0, tauS: tau, rBarPerS: best.rBarPerS, rSe, rho, converged };
   return { fit, residuals: best.residuals, rmsBar: Math.sqrt(best.ssr / t.length), tauAtUpper: settles && tauAtUpper };
 };

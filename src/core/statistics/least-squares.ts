@@ -3,8 +3,8 @@ export type LeastSquares = {
   readonly coefficients: readonly (number | null)[];
   readonly residuals: readonly number[];
   readonly ssr: number;
-  /** Diagonal of (XᵀWX)⁻¹ for the kept columns, null for the dropped. */
-  readonly inverseDiagonal: readonly (number | null)[];
+  /** Diagonal of (XᵀWX)⁻¹ for the kept columns, null for the dropped; computed when it is asked for. */
+  readonly inverseDiagonal: () => readonly (number | null)[];
 };
 
 /**
@@ -37,12 +37,19 @@ export function leastSquares(columns: readonly (readonly number[])[], y: readonl
   const coefficients: (number | null)[] = columns.map(() => null);
   const kept = solveUpper(basis, along);
   for (const [k, b] of basis.entries()) coefficients[b.column] = kept[k] as number;
-  const residuals = y.map((value, i) => value - columns.reduce((sum, c, j) => sum + (coefficients[j] ?? 0) * (c[i] as number), 0));
-  const inverseDiagonal: (number | null)[] = columns.map(() => null);
-  for (const [k, b] of basis.entries()) {
-    // Row k of R⁻¹, by solving R·x = eⱼ for each j; the diagonal of (RᵀR)⁻¹ is the sum of its squares.
-    inverseDiagonal[b.column] = basis.reduce((sum, _, j) => sum + (solveUpper(basis, unit(basis.length, j))[k] as number) ** 2, 0);
+  const residuals = [...y];
+  for (const [j, c] of columns.entries()) {
+    const b = coefficients[j] ?? 0;
+    for (let i = 0; i < y.length; i++) residuals[i] = (residuals[i] as number) - b * (c[i] as number);
   }
+  const inverseDiagonal = (): readonly (number | null)[] => {
+    // Columns of R⁻¹ are the solutions of R·x = eⱼ; the diagonal of (RᵀR)⁻¹ is the sum of squares of each of its rows.
+    const inverse = basis.map((_, j) => solveUpper(basis, unit(basis.length, j)));
+    return columns.map((_, column) => {
+      const k = basis.findIndex((b) => b.column === column);
+      return k === -1 ? null : inverse.reduce((sum, x) => sum + (x[k] as number) ** 2, 0);
+    });
+  };
   return { coefficients, residuals, ssr: residuals.reduce((s, e, i) => s + (weights?.[i] ?? 1) * e * e, 0), inverseDiagonal };
 }
 

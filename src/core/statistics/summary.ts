@@ -6,7 +6,7 @@ export const spread = (values: readonly number[]): number => Math.max(...values)
 
 /** Middle value, the mean of the two middle ones for an even count; NaN for no values. */
 export const median = (values: readonly number[]): number => {
-  const sorted = [...values].sort((a, b) => a - b);
+  const sorted = Float64Array.from(values).sort();
   const half = sorted.length / 2;
   return sorted.length % 2 === 1 ? (sorted[Math.floor(half)] as number) : ((sorted[half - 1] ?? NaN) + (sorted[half] ?? NaN)) / 2;
 };
