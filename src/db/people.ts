@@ -1,7 +1,7 @@
 import { hashPassword, verifyPassword } from 'better-auth/crypto';
 import { asc, eq } from 'drizzle-orm';
 import { afterWrongPin, isLocked, shopLockedUntil } from '@/core/people/lock-out';
-import type { Person } from '@/core/people/role';
+import { type Person, ROLES } from '@/core/people/role';
 import { fail, ok, type Result } from '@/core/result';
 import { theAuth } from './auth';
 import type { Db, Reader } from './connection';
@@ -83,12 +83,10 @@ export const signOut = async (headers: Headers): Promise<void> => {
 };
 
 /** Who holds the session that these headers carry; undefined for nobody. */
-export async function whoIs(db: Reader, headers: Headers): Promise<Person | undefined> {
+export async function whoIs(headers: Headers): Promise<Person | undefined> {
   const session = await (await theAuth()).api.getSession({ headers });
   if (session === null) return undefined;
-  const [person] = await db
-    .select({ id: people.id, name: people.name, role: people.role, bench: people.bench })
-    .from(people)
-    .where(eq(people.id, session.user.id));
-  return person;
+  const { id, name, bench } = session.user;
+  const role = ROLES.find((r) => r === session.user.role);
+  return role === undefined ? undefined : { id, name, role, bench: bench ?? null };
 }

@@ -1,6 +1,12 @@
 const MINUTE_MS = 60_000;
 const DAY_MS = 24 * 60 * MINUTE_MS;
 
+// Made once: making a formatter costs a hundred times what using it does, and a page says many dates.
+const WEEKDAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short' });
+const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' });
+const DAY_AND_YEAR = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
+const FULL = new Intl.DateTimeFormat('en-GB', { dateStyle: 'full', timeStyle: 'short' });
+
 /** A span as a bench says it: `0:42`, `3 h 10`, `2 d 4 h`. Minutes are rounded up. */
 export const saySpan = (ms: number): string => {
   const minutes = Math.ceil(Math.abs(ms) / MINUTE_MS);
@@ -19,11 +25,11 @@ export const sayWhen = (at: number, now: number): string => {
   const clock = `${date.getHours()}:${String(date.getMinutes()).padStart(2, '0')}`;
   const days = Math.round((startOfDay(at) - startOfDay(now)) / DAY_MS);
   if (days === 0) return `today ${clock}`;
-  if (days > 0 && days < 7) return `${date.toLocaleDateString('en-GB', { weekday: 'short' })} ${clock}`;
-  return `${date.toLocaleDateString('en-GB', { day: 'numeric', month: 'short', ...(Math.abs(days) > 300 ? { year: 'numeric' as const } : {}) })} ${clock}`;
+  if (days > 0 && days < 7) return `${WEEKDAY.format(date)} ${clock}`;
+  return `${(Math.abs(days) > 300 ? DAY_AND_YEAR : DAY).format(date)} ${clock}`;
 };
 
 /** The full date, for hovering. */
-export const sayFullDate = (at: number): string => new Date(at).toLocaleString('en-GB', { dateStyle: 'full', timeStyle: 'short' });
+export const sayFullDate = (at: number): string => FULL.format(at);
 
 const startOfDay = (at: number): number => new Date(at).setHours(0, 0, 0, 0);

@@ -1,0 +1,27 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { cpus, tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { databaseUrl, migrateDb, theDb } from '@/db/connection';
+import { seedDemo } from '../../demo/seed';
+import { judgeLine } from './judge';
+import { pageLines } from './pages';
+import { saveLine } from './saves';
+
+const folder = mkdtempSync(join(tmpdir(), 'eddrin-bench-'));
+process.env.EDDRIN_DATA = folder;
+const db = await theDb();
+await migrateDb(db);
+await seedDemo(db, Date.now());
+const lines = [await judgeLine(), ...(await pageLines(db)), await saveLine(db, databaseUrl())];
+const table = [
+  '| what | here | peer or floor, same run | bar | holds |',
+  '|---|---|---|---|---|',
+  ...lines.map((l) => `| ${l.what} | ${l.ours} | ${l.peer} | ${l.bar} | ${l.holds ? 'yes' : 'no'} |`),
+].join('\n');
+console.log(`\n${table}\n`);
+writeFileSync(
+  'docs/benchmarks.md',
+  `# Benchmarks\n\nMade by \`npm run bench\`, ${new Date().toISOString().slice(0, 10)}, on ${cpus().length} cores, Node ${process.versions.node}. Medians of one run; read the ratios, not the lone times.\n\n${table}\n`,
+);
+rmSync(folder, { recursive: true, force: true });
+process.exit(0);

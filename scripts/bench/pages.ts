@@ -1,0 +1,78 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { tagOf } from '@/core/unit/unit-record';
+import { theAuth } from '@/db/auth';
+import type { Db } from '@/db/connection';
+import { onTheRack } from '@/db/rack';
+import { PEOPLE } from '../../demo/people';
+import { type Line, median, timed } from './line';
+
+const [WARM_UP, ROUNDS] = [40, 60];
+const [OURS, EMPTY] = [4711, 4712];
+
+/** Server time of the main pages at demo size beside an empty dynamic Next page, asked in turn. */
+export async function pageLines(db: Db): Promise<readonly Line[]> {
+  const cookie = await sessionCookie();
+  const trays = await onTheRack(db);
+  const tagAt = (station: string): string => tagOf(trays.find((t) => t.station === station) ?? (trays[0] as (typeof trays)[number]));
+  const pages = {
+    rack: '/',
+    'unit, strip': `/units/${tagAt('strip')}/strip`,
+    'unit, judge': `/units/${tagAt('judge')}/judge`,
+    'unit, kit': `/units/${tagAt('kit')}/kit`,
+    'unit, prove': `/units/${tagAt('prove')}/prove`,
+    'kit store': '/kits',
+    book: '/book',
+  };
+  const servers = [serve('.', OURS, { EDDRIN_BUILD: '.next' }), serve('scripts/bench/empty-page', EMPTY, {})];
+  try {
+    await Promise.all([answers(OURS), answers(EMPTY)]);
+    const lines: Line[] = [];
+    for (const [name, path] of Object.entries(pages)) {
+      const [ours, empty]: [number[], number[]] = [[], []];
+      for (let i = 0; i < WARM_UP + ROUNDS; i++) {
+        ours.push(await timed(() => get(OURS, path, cookie)));
+        empty.push(await timed(() => get(EMPTY, '/', '')));
+      }
+      const [a, b] = [median(ours.slice(WARM_UP)), median(empty.slice(WARM_UP))];
+      lines.push({
+        what: `page: ${name}`,
+        ours: `${a.toFixed(1)} ms`,
+        peer: `empty page ${b.toFixed(1)} ms, ${(a / b).toFixed(1)}×`,
+        bar: '≤ 3×',
+        holds: a / b <= 3,
+      });
+    }
+    return lines;
+  } finally {
+    for (const server of servers) server.kill();
+  }
+}
+
+const serve = (folder: string, port: number, env: Readonly<Record<string, string>>): ChildProcess =>
+  spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', folder, '-p', String(port)], {
+    env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1', ...env },
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
+
+const get = async (port: number, path: string, cookie: string): Promise<void> => {
+  const response = await fetch(`http://localhost:${port}${path}`, { headers: { cookie }, redirect: 'manual' });
+  await response.text();
+  if (response.status !== 200) throw new Error(`${path} answered ${response.status}`);
+};
+
+const answers = async (port: number): Promise<void> => {
+  for (const until = Date.now() + 60_000; Date.now() < until; await new Promise((r) => setTimeout(r, 100)))
+    if (await fetch(`http://localhost:${port}/`, { redirect: 'manual' }).catch(() => undefined)) return;
+  throw new Error(`nothing answers on ${port}`);
+};
+
+/** A session as the sign-in page would give it. */
+const sessionCookie = async (): Promise<string> => {
+  const person = PEOPLE[2] as (typeof PEOPLE)[number];
+  const body = { username: person.id, password: person.pin };
+  const { headers } = await (await theAuth()).api.signInUsername({ body, returnHeaders: true });
+  return headers
+    .getSetCookie()
+    .map((c) => c.split(';')[0])
+    .join('; ');
+};
