@@ -1,0 +1,127 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, test } from 'vitest';
+import { STANDARD_RULES } from '../rules/rule-set';
+import { type JudgeInput, judgeBore } from './judge';
+import type { Mark } from './mark';
+import { sayBore, sayToDo } from './say-bore';
+import { sealName } from './say-mark';
+
+// What is said about a mark or a bore is read to a customer: whole sentences with their numbers.
+
+const example = JSON.parse(readFileSync(new URL('../../../docs/contracts/judge.example.json', import.meta.url), 'utf8'))
+  .request as JudgeInput;
+const said = (m: Partial<Mark>, more: Partial<JudgeInput> = {}): string | undefined => {
+  const mark: Mark = { id: 'm', kind: 'pit', x0Mm: 38, x1Mm: 39, clock0Deg: 0, clock1Deg: 5, cleaned: true, ...m };
+  return judgeBore({ ...example, marks: [mark], ...more }, STANDARD_RULES).marks[0]?.reason;
+};
+
+describe('a mark', () => {
+  test.each<[Partial<Mark>, Partial<JudgeInput>, string]>([
+    [{ x0Mm: 5, x1Mm: 6 }, {}, 'A pit clear of every seal, 2.8 mm from the lane of the secondary seal: noted, it may stay.'],
+    [
+      { kind: 'corrosion', x0Mm: 5, x1Mm: 6 },
+      {},
+      'Corrosion clear of every seal, 2.8 mm from the lane of the secondary seal: noted, it may stay.',
+    ],
+    [{ kind: 'stain' }, {}, 'A stain, cleaned: it has no depth.'],
+    [{ kind: 'ridge', x0Mm: 1, x1Mm: 3 }, {}, 'A ridge at the mouth, outside every lane, but the cups are pushed past it: polish it away.'],
+    [{ kind: 'port-burr' }, {}, 'A port burr in the way of the primary seal: polish it away before a lip is pushed past it.'],
+    [{ kind: 'lost-anodising' }, {}, 'Lost anodising: polish the bare spot smooth and note it.'],
+    [{ kind: 'score', depthUm: 3 }, {}, 'A score 3 µm deep in the way of the primary seal; 5 µm may stay: polish its edges.'],
+    [{ x0Mm: 33, x1Mm: 34, depthUm: 1.5 }, {}, 'A pit 1.5 µm deep, where the primary seal rests; 2 µm may stay there: polish its edges.'],
+    [{ cleaned: false }, {}, 'A pit not yet cleaned, in the way of the primary seal: clean it and look again, dirt looks like pits.'],
+    [{}, {}, 'A pit of unknown depth in the way of the primary seal: measure how deep it is.'],
+    [{ kind: 'crack' }, {}, 'A crack: the body is scrap, wherever it lies.'],
+    [{ depthUm: 9 }, { school: 'sleeve-first' }, 'A pit 9 µm deep; this shop sleeves any measurable depth rather than cut it out.'],
+    [{ depthUm: 9 }, { school: 'keep-the-skin' }, 'A pit 9 µm deep, deeper than a polish reaches, and the skin is not to be cut: sleeve.'],
+    [
+      { kind: 'lost-anodising' },
+      { school: 'keep-the-skin' },
+      'The anodising is lost where a seal runs; the soft metal under it wears: sleeve.',
+    ],
+    [
+      { depthUm: 14 },
+      { readings: null },
+      'A pit 14 µm deep, more than the 5 µm that may stay: gauge the bore to see whether it can be cut out.',
+    ],
+  ])('%j %j', (m, more, sentence) => expect(said(m, more)).toBe(sentence));
+
+  test('to be honed away says to what, with its doubt', () => {
+    expect(said({ depthUm: 8, depthUncertaintyUm: 2 })).toMatch(
+      /^A pit 10 µm deep with its uncertainty in the way of the primary seal; 5 µm may stay\. To clear it the bore must be cut to 20\.\d{3} mm\.$/,
+    );
+  });
+
+  test('too deep says past which limit, and what a thin wall makes of it', () => {
+    const deep = /^A pit 40 µm deep: to clear it the bore must be cut to 20\.\d{3} mm, past the limit of 20\.\d{3} mm: sleeve\.$/;
+    expect(said({ depthUm: 40 })).toMatch(deep);
+    expect(said({ depthUm: 40 }, { bore: { ...example.bore, wallMm: 2 } })).toMatch(
+      /: sleeve\. The wall is too thin for a sleeve: scrap\.$/,
+    );
+  });
+});
+
+describe('a seal’s name', () => {
+  test.each([
+    ['rear-primary', 'rear primary seal'],
+    ['end-seal', 'end seal'],
+    ['primary', 'primary seal'],
+  ])('%s is the %s', (id, name) => expect(sealName(id)).toBe(name));
+});
+
+describe('a bore', () => {
+  const whole = { reasons: [], targetDiaMm: null, limitDiaMm: 22.3, uncertaintyMm: 0.0045, marginMm: null, marks: [] };
+  test.each([
+    ['reuse', 'The bore can be used as it is.'],
+    ['sleeve', 'The bore needs a sleeve.'],
+    ['scrap', 'The body cannot be saved.'],
+    ['undecided', 'Not decided yet: see what is to be done.'],
+  ] as const)('%s', (outcome, sentence) => expect(sayBore({ ...whole, outcome })).toEqual([sentence]));
+
+  test('to be honed says to what, and what is to spare', () => {
+    expect(sayBore({ ...whole, outcome: 'hone', targetDiaMm: 22.29, marginMm: 0.0055 })).toEqual([
+      "Honed to 22.290 mm; with the gauge's uncertainty of 0.004 mm that stays inside the limit of 22.300 mm by 0.005 mm.",
+    ]);
+  });
+
+  test('names the marks that decide it', () => {
+    const marks = [
+      { id: 'm1', kind: 'polish' },
+      { id: 'm2', kind: 'reuse' },
+      { id: 'm3', kind: 'polish' },
+    ] as const;
+    expect(sayBore({ ...whole, outcome: 'polish', marks })).toEqual(['Polish m1, m3; nothing has to be cut.']);
+  });
+
+  test('says every reason, not only the first', () => {
+    const reasons = [
+      { code: 'worn', highMm: 22.31, limitDiaMm: 22.3, uncertaintyMm: 0.0045 },
+      { code: 'form', ovalityMm: 0.03, taperMm: 0.01, school: 'sleeve-first' },
+      { code: 'thin-wall', wallMm: 2.5, minMm: 3 },
+    ] as const;
+    expect(sayBore({ ...whole, outcome: 'scrap', reasons })).toEqual([
+      'Worn out as it is: 22.310 mm at its widest, and 0.004 mm for the gauge, is past the limit of 22.300 mm.',
+      'Out of form where seals run: 0.030 mm oval, 0.010 mm taper. This shop sleeves for that.',
+      'The wall of 2.5 mm is thinner than the 3.0 mm that a sleeve needs: it cannot be saved.',
+      'The body cannot be saved.',
+    ]);
+  });
+});
+
+describe('what is to be done', () => {
+  test.each<[Parameters<typeof sayToDo>[0], string]>([
+    [{ what: 'clean', markId: 'm1' }, 'Clean mark m1 and look again.'],
+    [{ what: 'measure-depth', markId: 'm1' }, 'Measure the depth of mark m1.'],
+    [{ what: 'gauge', markId: 'm1' }, 'Gauge the bore, so that mark m1 can be judged.'],
+    [{ what: 'gauge' }, 'Gauge the bore.'],
+    [
+      { what: 'gauge', sealId: 'rear-primary', x0Mm: 38.75, x1Mm: 61.25, parkedMm: 41 },
+      'Gauge the lane of the rear primary seal (38.8 to 61.3 mm, at rest 41.0 mm) across at least two diameters.',
+    ],
+    [{ what: 'check-piston', pistonDiaMm: 22.25, lowMm: 22.23 }, 'Measure the piston again: 22.250 mm does not pass a bore of 22.230 mm.'],
+    [
+      { what: 'form', ovalityMm: 0.03, taperMm: 0.01 },
+      'A lead decides whether the seals will live with 0.030 mm of ovality and 0.010 mm of taper; the skin is not cut for it.',
+    ],
+  ])('%j', (toDo, sentence) => expect(sayToDo(toDo)).toBe(sentence));
+});

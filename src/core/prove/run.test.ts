@@ -1,0 +1,110 @@
+import { describe, expect, test } from 'vitest';
+import { seeded } from '../../../demo/random';
+import { simulate } from '../../../demo/work';
+import { EMPTY, pressureOf, SOUND, step, type Truth } from '../../../devices/rig/chamber';
+import { STANDARD_RULES } from '../rules/rule-set';
+import { airCheck } from './air-check';
+import { analyseRun, fillOf, holdOf } from './run-analysis';
+
+describe('the air check', () => {
+  const fill = (complianceMlPerBar: number, airMl: number, noiseMl = 0) => {
+    const random = seeded(11);
+    return Array.from({ length: 40 }, (_, i) => {
+      const pBar = i * 2;
+      return { pBar, mlIn: complianceMlPerBar * pBar + (airMl * pBar) / (pBar + 1.013) + random.normal(noiseMl) };
+    });
+  };
+
+  test.each([
+    [0.05, 0],
+    [0.05, 0.3],
+    [0.02, 1.8],
+  ])('gives compliance %d and air %d back that made the trace', (c, v) => {
+    const answer = airCheck(fill(c, v), STANDARD_RULES);
+    expect(answer.complianceMlPerBar).toBeCloseTo(c, 10);
+    expect(answer.airMl).toBeCloseTo(v, 9);
+  });
+
+  test.each([
+    [0.1, 0.005, 'ok'],
+    [0.9, 0.005, 'bleed-again'],
+    [0.3, 0.08, 'repeat'],
+  ] as const)('air %d ml, noise %d ml: %s', (v, noise, outcome) => {
+    expect(airCheck(fill(0.05, v, noise), STANDARD_RULES).outcome).toBe(outcome);
+  });
+
+  test('the shop’s own limit decides', () => {
+    expect(airCheck(fill(0.05, 0.2), { airMaxMl: 0.1 }).outcome).toBe('bleed-again');
+    expect(airCheck(fill(0.05, 0.2), { airMaxMl: 0.2 }).outcome).toBe('ok');
+  });
+});
+
+describe('the stand-in’s chamber', () => {
+  test('pressure and volume agree with Boyle and the compliance', () => {
+    for (const p of [0, 1, 10, 80]) {
+      const ml = SOUND.complianceMlPerBar * p + (SOUND.airMl * p) / (p + 1.013);
+      expect(pressureOf(ml, SOUND)).toBeCloseTo(p, 6);
+    }
+  });
+
+  test('a tight chamber that does not settle holds for ever', () => {
+    const tight: Truth = { ...SOUND, leakMlPerMinAt80: 0, settleBar: 0 };
+    let chamber = { ...EMPTY, mlIn: 4, pBar: pressureOf(4, tight) };
+    const before = chamber.pBar;
+    for (let i = 0; i < 1000; i++) chamber = step(chamber, tight, 0.1, 0);
+    expect(chamber.pBar).toBeCloseTo(before, 9);
+  });
+
+  test('a leak loses what it says in a minute at 80 bar', () => {
+    const leaking: Truth = { ...SOUND, airMl: 0, settleBar: 0, leakMlPerMinAt80: 0.05 };
+    let chamber = { ...EMPTY, mlIn: 4, pBar: 80 };
+    for (let i = 0; i < 600; i++) chamber = step(chamber, leaking, 0.1, 0);
+    expect(chamber.lostMl).toBeCloseTo(0.05, 3);
+    expect(chamber.pBar).toBeCloseTo(79, 1);
+  });
+});
+
+describe('a whole run', () => {
+  const run = (truth: Partial<Truth>, seed = 5) => analyseRun(simulate({ ...SOUND, ...truth }, seeded(seed)), STANDARD_RULES);
+
+  test.each([1, 2, 3, 4, 5, 6])('tight units pass and leaking ones fail, seed %d', (seed) => {
+    expect(run({}, seed)?.outcome).toBe('pass');
+    expect(run({ leakMlPerMinAt80: 0.015 }, seed)?.outcome).toBe('pass');
+    expect(run({ leakMlPerMinAt80: 0.2 }, seed)?.outcome).toBe('fail');
+  });
+
+  test('says compliance, air and leak as they truly are, in one sentence', () => {
+    const analysis = run({ leakMlPerMinAt80: 0.15, airMl: 0.6 });
+    expect(analysis?.complianceMlPerBar).toBeCloseTo(0.05, 2);
+    expect(analysis?.airMl).toBeCloseTo(0.6, 1);
+    expect(analysis?.airOutcome).toBe('bleed-again');
+    expect(analysis?.leakMlPerMin).toBeCloseTo(0.15, 1);
+    expect(analysis?.sentence).toMatch(
+      /^Held 120 s from \d\d\.\d bar: it loses 0\.1\d\d ml\/min \(between 0\.1\d\d and 0\.1\d\d; limit 0\.050\)\. It leaks\.$/,
+    );
+  });
+
+  test('too short to say anything says nothing', () => {
+    const samples = simulate(SOUND, seeded(5));
+    const hold = samples.findIndex((s) => s.phase === 'hold');
+    expect(analyseRun(samples.slice(0, hold), STANDARD_RULES)).toBeUndefined();
+    expect(analyseRun(samples.slice(0, hold + 19), STANDARD_RULES)).toBeUndefined();
+    expect(analyseRun(samples.slice(0, hold + 22), STANDARD_RULES)).toBeDefined();
+    expect(analyseRun([], STANDARD_RULES)).toBeUndefined();
+  });
+
+  test('a fill that makes no pressure cannot be analysed', () => {
+    const flat = simulate(SOUND, seeded(5)).map((s) => (s.phase === 'fill' ? { ...s, p: 0, ml: s.t } : s));
+    expect(analyseRun(flat, STANDARD_RULES)).toBeUndefined();
+  });
+
+  test('phases are told apart, and a gauge’s little minus is no pressure', () => {
+    const samples = [
+      { t: 0, p: -0.01, ml: 0, phase: 'fill' },
+      { t: 1, p: 80, ml: 4, phase: 'hold' },
+      { t: 2, p: 40, ml: 2, phase: 'down' },
+    ] as const;
+    expect(fillOf(samples)).toEqual([{ mlIn: 0, pBar: 0 }]);
+    expect(holdOf(samples)).toEqual([{ tS: 1, pBar: 80 }]);
+  });
+});
