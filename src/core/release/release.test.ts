@@ -1,0 +1,218 @@
+import { fc, test as property } from '@fast-check/vitest';
+import { describe, expect, test } from 'vitest';
+import { seeded } from '../../../demo/random';
+import { simulate } from '../../../demo/work';
+import { SOUND } from '../../../devices/rig/chamber';
+import { judgeBore } from '../bore/judge';
+import { defaultGeometry, FAMILIES } from '../family/family';
+import { analyseRun } from '../prove/run-analysis';
+import { STANDARD_RULES } from '../rules/rule-set';
+import { emptyTray } from '../strip/tray';
+import { currentGauging, currentVerdict, factsOf, summaryOf } from '../unit/facts-of';
+import { judgeInputOf } from '../unit/judge-input';
+import { tagNumber, tagOf, type UnitRecord } from '../unit/unit-record';
+import { canonical } from './canonical';
+import { stateRelease } from './statement';
+
+describe('the canonical text', () => {
+  property.prop([fc.dictionary(fc.string(), fc.jsonValue())])('is the same whatever order the fields were put in', (value) => {
+    const turned = Object.fromEntries(Object.entries(value).reverse());
+    expect(canonical(turned)).toBe(canonical(value));
+    expect(JSON.parse(canonical(value))).toEqual(JSON.parse(JSON.stringify(value)));
+  });
+
+  test('sorts at every depth, keeps lists as they are, leaves undefined out', () => {
+    expect(canonical({ b: [3, { d: 1, c: 2 }], a: undefined, z: null })).toBe('{"b":[3,{"c":2,"d":1}],"z":null}');
+  });
+});
+
+/** A wheel cylinder gauged twice, cut between, judged, closed up by two people and signed. */
+const record = (): UnitRecord => {
+  const family = FAMILIES['wheel-double'];
+  const geometry = defaultGeometry(family, 22.225);
+  const readings = (diaMm: number) => [18, 21, 24, 38, 41, 44].flatMap((xMm) => [0, 90].map((clockDeg) => ({ xMm, clockDeg, diaMm })));
+  const gauging = (id: string, at: number, diaMm: number) => ({
+    id,
+    at,
+    personId: 'joss',
+    bodyTempC: null,
+    gaugeTempC: null,
+    readings: readings(diaMm),
+  });
+  const gaugings = [gauging('g1', 10, 22.236), gauging('g2', 30, 22.28)];
+  const unit = {
+    id: 'u',
+    jobId: 'j',
+    tagNo: 412,
+    family: 'wheel-double',
+    position: 'rear left',
+    identityMarks: 'DN 22',
+    material: 'cast-iron',
+    geometry,
+    pistonDiaMm: 22.18,
+    dueAt: 99,
+    createdAt: 1,
+    version: 9,
+    changedAt: 60,
+    station: 'release',
+    outcome: 'reuse',
+    targetDiaMm: null,
+    boreChangedAt: 20,
+    exit: null,
+    exitAt: null,
+  } as const;
+  const base = { unit, gaugings };
+  const verdict = (id: string, gaugingId: string, at: number, gauged: Pick<UnitRecord, 'unit' | 'gaugings'>) => {
+    const input = judgeInputOf(gauged, { marks: [], school: null, wallMm: null });
+    if (input === undefined) throw new Error('no piston');
+    return { id, gaugingId, at, personId: 'joss', answer: judgeBore(input, STANDARD_RULES) };
+  };
+  const before = { unit: { ...unit, boreChangedAt: 0 }, gaugings: gaugings.slice(0, 1) };
+  const step = (station: UnitRecord['steps'][number]['station'], at: number, more = {}) => ({
+    id: station,
+    station,
+    at,
+    personId: 'joss',
+    note: '',
+    override: null,
+    unmet: [],
+    ...more,
+  });
+  return {
+    unit,
+    job: {
+      id: 'j',
+      customer: 'Aldwater Orchards',
+      phone: '',
+      machine: 'Orchard tractor',
+      complaints: ['wet-boot'],
+      complaintText: 'left side',
+      promisedAt: 99,
+    },
+    tray: emptyTray(family, (s) => s.id).map((p) => ({
+      ...p,
+      found: 'present',
+      condition: p.kind === 'cup' ? 'hard' : 'good',
+      fate: p.kind === 'cup' ? 'replaced' : 'refitted',
+      goesIn: { piece: p.kind === 'cup' ? 'new' : 'same', faces: null },
+    })),
+    gaugings,
+    marks: [],
+    verdicts: [verdict('v1', 'g1', 11, before), verdict('v2', 'g2', 31, base)],
+    steps: [
+      step('strip', 2),
+      step('kit', 40, { override: 'boots to follow', unmet: ['Nothing set aside covers: left boot.'] }),
+      step('close-up', 50),
+    ],
+    setAside: [
+      {
+        moveId: 'm',
+        kitId: 'k',
+        number: 'K-131',
+        name: 'Wheel cylinder',
+        qty: 1,
+        items: [{ kind: 'cup', qty: 2, name: 'cup', dims: { boreMm: 22.225 } }],
+      },
+    ],
+    timers: [],
+    runs: [],
+    signatures: [
+      { id: 's1', personId: 'joss', name: 'Joss', role: 'technician', at: 55 },
+      { id: 's2', personId: 'maren', name: 'Maren', role: 'lead', at: 56 },
+    ],
+    photos: [],
+  };
+};
+
+describe('what a certificate states', () => {
+  const analysis = analyseRun(simulate(SOUND, seeded(5)), STANDARD_RULES) ?? null;
+  const state = (r: UnitRecord, run: { rig: string; analysis: unknown } | null = { rig: 'Rig', analysis }) =>
+    stateRelease(r, { number: 7, at: 60, run, nameOf: (id) => id.toUpperCase() });
+
+  test('the unit, the bore before and after, the verdict, what went in, and who signed', () => {
+    const s = state(record());
+    expect([s.number, s.tag, s.unit]).toEqual([7, 'SQ-0412', 'Wheel cylinder, double, ⌀ 7/8 in, rear left']);
+    expect([s.complaint, s.identityMarks, s.bore.material]).toEqual(['wet boot · left side', 'DN 22', 'cast iron']);
+    expect([s.bore.before?.maxMm, s.bore.after?.maxMm, s.bore.limitDiaMm]).toEqual([22.236, 22.28, 22.31]);
+    expect(s.bore.verdict).toEqual(['The bore can be used as it is.']);
+    expect(s.fitted).toContain('left cup: new');
+    expect(s.fitted).toContain('left piston: the unit’s own, inspected');
+    expect(s.kits).toEqual(['K-131 Wheel cylinder']);
+    expect(s.signatures.map((x) => [x.name, x.role])).toEqual([
+      ['Joss', 'technician'],
+      ['Maren', 'lead'],
+    ]);
+  });
+
+  test('what was overridden, by whom and why', () => {
+    expect(state(record()).overrides).toEqual(['Kit: Nothing set aside covers: left boot. Overridden by JOSS: boots to follow']);
+  });
+
+  test('what was proved, and as plainly what was not', () => {
+    const held = state(record());
+    expect(held.proved).toEqual([analysis?.sentence]);
+    expect(held.notProved).toEqual(['Return of the piston under load, and behaviour when hot.']);
+    const not = state(record(), null);
+    expect([not.proved, not.notProved.at(-1)]).toEqual([[], 'Tightness under pressure: it was not held on a rig.']);
+    const tandem = { ...record(), unit: { ...record().unit, family: 'master-tandem' as const } };
+    expect(state(tandem).notProved.slice(0, 2)).toEqual([
+      'Pushrod gap on the machine.',
+      'Each circuit by itself: both were held together.',
+    ]);
+  });
+
+  test('cautions for fitting are always on it', () => {
+    expect(state(record()).cautions.join(' ')).toMatch(/licensed people.*local rules/);
+  });
+});
+
+describe('what decides a unit’s route', () => {
+  test('readings and verdicts from before the bore was cut count no more', () => {
+    const r = record();
+    expect([currentGauging(r)?.id, currentVerdict(r)?.id]).toEqual(['g2', 'v2']);
+    const cutAgain = { ...r, unit: { ...r.unit, boreChangedAt: 35 } };
+    expect([currentGauging(cutAgain), currentVerdict(cutAgain)]).toEqual([undefined, undefined]);
+    expect(factsOf(cutAgain)).toMatchObject({ gauged: false, verdict: null });
+  });
+
+  test('a run counts when it was finished after the unit was closed up; the last one decides', () => {
+    const run = (startedAt: number, state: 'finished' | 'aborted', outcome: 'pass' | 'fail' | null) => ({
+      id: String(startedAt),
+      startedAt,
+      endedAt: startedAt + 1,
+      state,
+      targetBar: 80,
+      because: '',
+      outcome,
+    });
+    const proof = (runs: UnitRecord['runs']) => factsOf({ ...record(), runs }).proof;
+    expect(proof([run(45, 'finished', 'pass')])).toBeNull();
+    expect(proof([run(51, 'finished', 'pass')])).toBe('pass');
+    expect(proof([run(51, 'finished', 'pass'), run(53, 'finished', 'fail')])).toBe('fail');
+    expect(proof([run(51, 'finished', 'pass'), run(53, 'aborted', null)])).toBe('pass');
+  });
+
+  test('what nothing set aside covers is named', () => {
+    const r = record();
+    expect(factsOf(r).uncovered).toEqual([]);
+    const boot = { ...r, tray: r.tray.map((p) => (p.slotId === 'left-boot' ? { ...p, fate: 'replaced' as const } : p)) };
+    expect(factsOf(boot).uncovered).toEqual(['left boot']);
+    expect(factsOf({ ...boot, setAside: [] }).uncovered).toBeNull();
+  });
+
+  test('the rack’s summary keeps the last verdict while a new one is awaited', () => {
+    const r = record();
+    expect(summaryOf({ ...r, unit: { ...r.unit, boreChangedAt: 35 } })).toMatchObject({ outcome: 'reuse', targetDiaMm: null });
+  });
+});
+
+test.each([
+  ['SQ-0412', 412],
+  ['sq0412', 412],
+  ['412', 412],
+  [' 0412 ', 412],
+  ['SQ-', undefined],
+  ['boot', undefined],
+])('the tag %s is unit %s', (text, number) => expect(tagNumber(text)).toBe(number));
+
+test('a tag has four figures or more', () => expect([tagOf({ tagNo: 7 }), tagOf({ tagNo: 12345 })]).toEqual(['SQ-0007', 'SQ-12345']));
