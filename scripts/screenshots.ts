@@ -30,19 +30,25 @@ const wanted = (name: string): boolean => only.length === 0 || only.includes(nam
 await page.goto(`${origin}/sign-in`);
 if (wanted('sign-in')) await page.screenshot({ path: `${folder}/sign-in.png` });
 await signIn(page, origin, 'maren-oreland', '180422');
-/** The tray on the shelf that shows a station best: one at that station. */
+/** What shows a station best: marks that have been judged, a run that has been held. Any unit that has been there will do. */
+const BEST: Readonly<Record<string, string>> = {
+  judge: 'svg[aria-label^="The bore unrolled, 3"]',
+  prove: 'svg[aria-label^="Pressure trace"]',
+};
 const trayAt = async (station: string): Promise<string> => {
   await page.goto(origin);
   const links = await page.$$eval('a[data-tray]', (all) => all.map((a) => (a as HTMLAnchorElement).href));
   for (const link of links) {
-    await page.goto(link);
-    if (page.url().endsWith(`/${station}`)) return page.url();
+    await page.goto(BEST[station] === undefined ? link : `${link}/${station}`);
+    if (page.url().endsWith(`/${station}`) && (BEST[station] === undefined || (await page.$(BEST[station])) !== null)) return page.url();
   }
-  throw new Error(`no tray at ${station}`);
+  throw new Error(`no tray shows ${station}`);
 };
 for (const [name, view] of Object.entries(VIEWS)) {
   if (!wanted(name) || name === 'sign-in') continue;
   await page.goto(view.startsWith('/') ? `${origin}${view}` : await trayAt(view), { waitUntil: 'load' });
+  // The next wait to ring is drawn once the page runs.
+  await page.waitForFunction(() => /\d:\d\d/.test(document.querySelector('header')?.textContent ?? ''));
   await page.screenshot({ path: `${folder}/${name}.png` });
   console.log(name);
 }

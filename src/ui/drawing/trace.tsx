@@ -50,7 +50,7 @@ export function Trace({
         </g>
       ))}
       {x.ticks(6).map((t) => (
-        <text key={t} x={x(t)} y={HEIGHT - 10} textAnchor="middle" fontSize="12" fill="var(--ink2)">
+        <text key={t} x={x(t)} y={HEIGHT - 10} textAnchor={t === holdS ? 'end' : 'middle'} fontSize="12" fill="var(--ink2)">
           {t} s
         </text>
       ))}

@@ -33,7 +33,7 @@ export function LeadBox({
         <input
           className="field"
           aria-label="Reason"
-          placeholder="Reason, as it will stand in the history"
+          placeholder="Reason; stands in the history"
           value={reason}
           onChange={(e) => setReason(e.target.value)}
         />

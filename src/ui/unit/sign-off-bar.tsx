@@ -56,7 +56,7 @@ export function SignOffBar({
               <input
                 className="field max-w-xs"
                 aria-label="Reason for passing over this"
-                placeholder="Reason, as it will stand on the certificate"
+                placeholder="Reason; stands on the certificate"
                 value={reason}
                 onChange={(e) => setReason(e.target.value)}
               />
