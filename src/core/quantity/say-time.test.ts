@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { sayFullDate, saySpan, sayUntil, sayWhen } from './say-time';
+import { sayDate, sayFullDate, saySpan, sayUntil, sayWhen } from './say-time';
 
 const at = (day: number, hour: number, minute = 0): number => new Date(2026, 10, day, hour, minute).getTime();
 const NOW = at(25, 9);
@@ -14,6 +14,8 @@ describe('when', () => {
     ['yesterday is a date', at(24, 22, 15), '24 Nov 22:15'],
     ['a year ago has its year', new Date(2025, 10, 20, 7, 0).getTime(), '20 Nov 2025 7:00'],
   ])('%s', (_, when, text) => expect(sayWhen(when, NOW)).toBe(text));
+
+  test('on paper', () => expect(sayDate(at(25, 15, 5))).toBe('25 Nov 2026 15:05'));
 
   test('in full, for hovering', () => expect(sayFullDate(at(25, 15, 40))).toMatch(/^Wednesday,? 25 November 2026 at 15:40$/));
 });

@@ -22,14 +22,18 @@ export const sayUntil = (until: number, now: number): string => `for ${saySpan(u
 /** When, as people say it: `today 15:40`, `Thu 9:00` within a week, else `12 Nov 9:00`. In the machine's time zone. */
 export const sayWhen = (at: number, now: number): string => {
   const date = new Date(at);
-  const clock = `${date.getHours()}:${String(date.getMinutes()).padStart(2, '0')}`;
+  const clock = clockOf(date);
   const days = Math.round((startOfDay(at) - startOfDay(now)) / DAY_MS);
   if (days === 0) return `today ${clock}`;
   if (days > 0 && days < 7) return `${WEEKDAY.format(date)} ${clock}`;
   return `${(Math.abs(days) > 300 ? DAY_AND_YEAR : DAY).format(date)} ${clock}`;
 };
 
+/** A date that stays true on paper: `25 Nov 2026 12:00`. In the machine's time zone. */
+export const sayDate = (at: number): string => `${DAY_AND_YEAR.format(at)} ${clockOf(new Date(at))}`;
+
 /** The full date, for hovering. */
 export const sayFullDate = (at: number): string => FULL.format(at);
 
+const clockOf = (date: Date): string => `${date.getHours()}:${String(date.getMinutes()).padStart(2, '0')}`;
 const startOfDay = (at: number): number => new Date(at).setHours(0, 0, 0, 0);

@@ -144,6 +144,15 @@ describe('what a certificate states', () => {
     ]);
   });
 
+  test('what was done to it, in the words of who did it', () => {
+    const r = record();
+    const honed = {
+      ...r,
+      steps: r.steps.map((s) => (s.station === 'strip' ? { ...s, station: 'hone' as const, note: '220, then 400' } : s)),
+    };
+    expect(state(honed).work).toEqual(['Hone: 220, then 400.']);
+  });
+
   test('what was overridden, by whom and why', () => {
     expect(state(record()).overrides).toEqual(['Kit: Nothing set aside covers: left boot. Overridden by JOSS: boots to follow']);
   });

@@ -26,6 +26,8 @@ export type Statement = {
     readonly limitDiaMm: number | null;
     readonly verdict: readonly string[];
   };
+  /** What was done by hand or elsewhere, as the people who did it noted it. */
+  readonly work: readonly string[];
   readonly fitted: readonly string[];
   readonly kits: readonly string[];
   readonly proved: readonly string[];
@@ -73,6 +75,7 @@ export const stateRelease = (r: UnitRecord, c: ReleaseContext): Statement => {
       limitDiaMm: verdict?.answer.limitDiaMm ?? null,
       verdict: verdict?.answer.reasons ?? [],
     },
+    work: r.steps.flatMap((s) => (s.note === '' ? [] : [`${STATION_WORDS[s.station]}: ${s.note}.`])),
     fitted: r.tray
       .filter((p) => p.goesIn !== null)
       .map((p) => `${p.name}${p.qty > 1 ? ` × ${p.qty}` : ''}: ${p.goesIn?.piece === 'new' ? 'new' : 'the unit’s own, inspected'}`),

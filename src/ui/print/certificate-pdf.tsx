@@ -34,6 +34,12 @@ export const certificatePdf = (c: Certificate, origin: string) => {
         <Row name="As released" value={figures(s.bore.after)} />
         <Row name="Limit; piston" value={`${mm(s.bore.limitDiaMm)}; ${mm(s.bore.pistonDiaMm)}`} />
         <Lines lines={s.bore.verdict} />
+        {s.work.length > 0 && (
+          <View>
+            <Text style={styles.head}>WORK</Text>
+            <Lines lines={s.work} />
+          </View>
+        )}
         <Text style={styles.head}>FITTED</Text>
         <Text>{printable(s.fitted.join(' · '))}</Text>
         <Text style={{ color: second }}>{printable(s.kits.length === 0 ? 'No kit.' : `From ${s.kits.join(', ')}`)}</Text>

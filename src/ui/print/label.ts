@@ -1,7 +1,7 @@
 import { renderSVG } from 'uqr';
 import { FAMILIES } from '@/core/family/family';
 import { sayNominal } from '@/core/quantity/say';
-import { sayFullDate } from '@/core/quantity/say-time';
+import { sayDate } from '@/core/quantity/say-time';
 import { tagOf, type UnitRecord } from '@/core/unit/unit-record';
 
 /** What stands on a label: the tag, what it is, whose, until when; and the unit's address as a QR code. */
@@ -9,7 +9,7 @@ export const labelLines = (r: UnitRecord): readonly string[] => [
   `${FAMILIES[r.unit.family].label}, ${sayNominal(r.unit.geometry.nominalMm)}`,
   `${r.job.machine}${r.unit.position === '' ? '' : `, ${r.unit.position}`}`,
   r.job.customer,
-  `promised ${sayFullDate(r.unit.dueAt)}`,
+  `promised ${sayDate(r.unit.dueAt)}`,
 ];
 
 export const unitAddress = (r: UnitRecord, origin: string): string => `${origin}/units/${tagOf(r.unit)}`;
