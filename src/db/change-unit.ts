@@ -3,7 +3,7 @@ import type { Person } from '@/core/people/role';
 import { fail, ok, type Result } from '@/core/result';
 import { AFTER_LEAVING, type EventKind } from '@/core/unit/event-kind';
 import { summaryOf } from '@/core/unit/facts-of';
-import type { UnitRecord } from '@/core/unit/unit-record';
+import type { Unit, UnitRecord } from '@/core/unit/unit-record';
 import type { SaveError, Stale } from '@/core/wire/save-error';
 import type { Db, Tx } from './connection';
 import { type Edit, EventPayload, type Row, TRACKED, TRACKED_NAMES, type TrackedName } from './event-payload';
@@ -44,12 +44,15 @@ export async function changeUnit(
   // Read ahead of the turn, so that the transaction is short; inside it the version tells whether this still holds.
   const ahead = await loadUnit(db, change.unitId);
   return db.transaction(async (tx) => {
-    const [repeated] = await tx
-      .select({ unitId: unitEvents.unitId, version: unitEvents.version })
-      .from(unitEvents)
-      .where(eq(unitEvents.id, change.eventId));
-    if (repeated !== undefined) return ok(repeated);
-    const [row] = await tx.select().from(units).where(eq(units.id, change.unitId));
+    const [row] = await tx
+      .select({
+        version: units.version,
+        changedAt: units.changedAt,
+        repeated: sql<number | null>`(select ${unitEvents.version} from ${unitEvents} where ${unitEvents.id} = ${change.eventId})`,
+      })
+      .from(units)
+      .where(eq(units.id, change.unitId));
+    if (row !== undefined && row.repeated !== null) return ok({ unitId: change.unitId, version: row.repeated });
     const before = row?.version === ahead?.unit.version ? ahead : await loadUnit(tx, change.unitId);
     if (row === undefined || before === undefined) return fail({ code: 'no-such-unit' });
     if (before.unit.exit !== null && !AFTER_LEAVING.includes(change.kind))
@@ -61,16 +64,20 @@ export async function changeUnit(
     if (!edits.ok) return edits;
     const others = edits.value.filter((e) => e.table !== 'units');
     const changes = await applyEdits(tx, others);
-    const wanted = edits.value.flatMap((e) => (e.table === 'units' && 'put' in e ? [e.put] : [])).at(-1) ?? row;
-    const after = recordAfter({ ...before, unit: toUnit(wanted) }, others) ?? (await loadUnit(tx, change.unitId));
+    const edited = edits.value.flatMap((e) => (e.table === 'units' && 'put' in e ? [toUnit(e.put)] : [])).at(-1);
+    const wanted = edited ?? before.unit;
+    const after = recordAfter({ ...before, unit: wanted }, others) ?? (await loadUnit(tx, change.unitId));
     if (after === undefined) throw new Error(`unit ${change.unitId} vanished inside its change`);
     const version = row.version + 1;
-    const unit = { ...wanted, ...summaryOf({ ...after, unit: toUnit(wanted) }), version, changedAt: at };
-    await tx.update(units).set(unit).where(eq(units.id, change.unitId));
-    await appendEvent(tx, { ...change, at }, version, [...changes, { table: 'units', id: row.id, before: row, after: unit }]);
+    const unit = { ...wanted, ...summaryOf({ ...after, unit: wanted }), version, changedAt: at };
+    await tx.update(units).set(changedFields(before.unit, unit)).where(eq(units.id, change.unitId));
+    await appendEvent(tx, { ...change, at }, version, [...changes, { table: 'units', id: unit.id, before: before.unit, after: unit }]);
     return ok({ unitId: change.unitId, version });
   });
 }
+
+const changedFields = (before: Unit, after: Unit): Partial<Unit> =>
+  Object.fromEntries(Object.entries(after).filter(([name, value]) => before[name as keyof Unit] !== value));
 
 /** One row as it was and as it became; the event's door checks it. */
 type RowChange = { readonly table: TrackedName; readonly id: string; readonly before: unknown; readonly after: unknown };

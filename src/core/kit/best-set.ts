@@ -35,7 +35,7 @@ type Cost = { readonly price: number; readonly leadDays: number; readonly pieces
 /**
  * The least dear set of kits and sundries that covers every piece that must be replaced; exact.
  * Least uncovered first, then least price, then the shorter wait, then fewer pieces.
- * @source design, chapter 5; branch and bound over the needed pieces, scarcest first, bounded by the least price a covered piece can have
+ * @source design, chapter 5; branch and bound over the needed pieces, scarcest first, bounded by a dual solution of the covering problem
  */
 export const bestSet = (allNeeds: readonly Need[], store: Store): BestSet => {
   const needs = allNeeds.filter((n) => n.policy === 'replace');
@@ -91,7 +91,8 @@ class Search {
   };
   /** One entry per needed piece: the index of its need, scarcest need first, pieces of one need together. */
   private readonly wanted: readonly number[];
-  private readonly leastPrice: readonly number[];
+  /** What a piece of each need costs at least, whatever is bought. */
+  private readonly worth: readonly number[];
   private readonly spare: number[][];
   private readonly counts: number[];
   private readonly uncovered: number[];
@@ -113,7 +114,7 @@ class Search {
       ),
     );
     const share = (s: Supply): number => (options[s.option] as Option).price / (pieces[s.option] as number);
-    this.leastPrice = suppliers.map((list) => list.reduce((least, s) => Math.min(least, share(s)), Infinity));
+    this.worth = leastWorth(needs, options, suppliers, scarcest);
     this.suppliers = suppliers.map((list) => [...list].sort((a, b) => share(a) - share(b) || a.option - b.option));
     this.spare = options.map((o) => o.items.map(() => 0));
     this.counts = options.map(() => 0);
@@ -172,12 +173,14 @@ class Search {
 
   /** Can what is bought so far still end better than the best known? */
   private promising(so: Cost, at: number): boolean {
-    const dearest = this.wanted
-      .slice(at)
-      .map((n) => this.leastPrice[n] as number)
-      .sort((a, b) => b - a);
-    const free = this.mayLeave + this.spare.reduce((sum, items) => sum + items.reduce((a, b) => a + b, 0), 0);
-    const atLeast = so.price + dearest.slice(free).reduce((a, b) => a + b, 0);
+    const spare = this.suppliers.map((list) => list.reduce((sum, s) => sum + this.spareOf(s), 0));
+    const toBuy: number[] = [];
+    for (const n of this.wanted.slice(at)) {
+      if ((spare[n] as number) > 0) spare[n] = (spare[n] as number) - 1;
+      else toBuy.push(this.worth[n] as number);
+    }
+    const left = toBuy.sort((a, b) => b - a).slice(this.mayLeave);
+    const atLeast = so.price + left.reduce((a, b) => a + b, 0);
     if (above(atLeast, this.best.price)) return false;
     if (atLeast < this.best.price - NOISE) return true;
     return so.leadDays < this.best.leadDays || (so.leadDays === this.best.leadDays && so.pieces < this.best.pieces);
@@ -203,3 +206,28 @@ class Search {
     for (const [i, item] of (this.options[option] as Option).items.entries()) this.take({ option, item: i }, copies * item.qty);
   }
 }
+
+/**
+ * A price for a piece of each need such that no option gives more than it costs: a solution of the dual of the covering problem,
+ * so that the prices of what is still needed can be paid by no cheaper buying. Raised need by need, the scarcest first.
+ */
+const leastWorth = (
+  needs: readonly Need[],
+  options: readonly Option[],
+  suppliers: readonly (readonly Supply[])[],
+  order: readonly number[],
+): readonly number[] => {
+  const slack = options.map((o) => o.price);
+  const worth = needs.map(() => 0);
+  for (const n of order) {
+    const given = new Map<number, number>();
+    for (const s of suppliers[n] as readonly Supply[])
+      given.set(s.option, (given.get(s.option) ?? 0) + ((options[s.option] as Option).items[s.item]?.qty ?? 0));
+    const most = (pieces: number): number => Math.min(pieces, (needs[n] as Need).qty);
+    const raise = Math.min(...[...given].map(([o, pieces]) => (slack[o] as number) / most(pieces)));
+    if (!Number.isFinite(raise)) continue;
+    worth[n] = raise;
+    for (const [o, pieces] of given) slack[o] = (slack[o] as number) - raise * most(pieces);
+  }
+  return worth;
+};

@@ -3,12 +3,13 @@
 import { useRouter } from 'next/navigation';
 import { useRef } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { SIGN } from './keys';
 
 /** Finds a unit by tag, machine, customer or casting mark. `/` goes to it. */
 export function FindField() {
   const router = useRouter();
   const input = useRef<HTMLInputElement>(null);
-  useHotkeys('slash', () => input.current?.focus(), { preventDefault: true });
+  useHotkeys('/', () => input.current?.focus(), SIGN);
   return (
     <search className="max-w-72 min-w-36 flex-1">
       <form

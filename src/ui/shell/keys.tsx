@@ -18,6 +18,10 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['?', 'This sheet'],
 ];
 
+/** Keys go by what they type, not by where they lie: a sign may need Shift or AltGr on one keyboard and not on another. */
+export const LETTER = { useKey: true, preventDefault: true } as const;
+export const SIGN = { useKey: true, preventDefault: true, ignoreModifiers: true } as const;
+
 const press = (selector: string): void => document.querySelector<HTMLElement>(selector)?.click();
 const focusOn = (selector: string): void => document.querySelector<HTMLElement>(selector)?.focus();
 
@@ -25,20 +29,23 @@ const focusOn = (selector: string): void => document.querySelector<HTMLElement>(
 export function Keys() {
   const router = useRouter();
   const [open, setOpen] = useState(false);
-  useHotkeys('shift+slash, shift+/', () => setOpen(true), { preventDefault: true });
-  useHotkeys('?', () => setOpen(true), { useKey: true });
-  useHotkeys('b', () => router.push('/book-in'));
-  useHotkeys('g', () => press('[data-key="g"]'));
-  useHotkeys('t', () => focusOn('[data-key="t"]'), { preventDefault: true });
-  useHotkeys('p', () => press('[data-key="p"]'));
-  useHotkeys('bracketleft', () => press('[data-key="["]'));
-  useHotkeys('bracketright', () => press('[data-key="]"]'));
-  useHotkeys(['j', 'k'], (_, { keys }) => {
-    const trays = [...document.querySelectorAll<HTMLElement>('[data-tray]')];
-    const at = trays.indexOf(document.activeElement as HTMLElement);
-    const to = keys?.includes('j') ? at + 1 : Math.max(0, at - 1);
-    trays[Math.min(to, trays.length - 1)]?.focus();
-  });
+  useHotkeys('?', () => setOpen(true), SIGN);
+  useHotkeys('b', () => router.push('/book-in'), LETTER);
+  useHotkeys('g', () => press('[data-key="g"]'), LETTER);
+  useHotkeys('t', () => focusOn('[data-key="t"]'), LETTER);
+  useHotkeys('p', () => press('[data-key="p"]'), LETTER);
+  useHotkeys('[', () => press('[data-key="["]'), SIGN);
+  useHotkeys(']', () => press('[data-key="]"]'), SIGN);
+  useHotkeys(
+    ['j', 'k'],
+    (_, { keys }) => {
+      const trays = [...document.querySelectorAll<HTMLElement>('[data-tray]')];
+      const at = trays.indexOf(document.activeElement as HTMLElement);
+      const to = keys?.includes('j') ? at + 1 : Math.max(0, at - 1);
+      trays[Math.min(to, trays.length - 1)]?.focus();
+    },
+    LETTER,
+  );
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Portal>

@@ -4,6 +4,7 @@ import { Moon, Sun } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Units } from '@/core/quantity/units';
+import { LETTER } from './keys';
 
 const YEAR_S = 31_536_000;
 const keep = (name: string, value: string): void => {
@@ -23,7 +24,7 @@ export function Preferences({ units }: { readonly units: Units }) {
     document.documentElement.dataset.theme = next;
     keep('theme', next);
   };
-  useHotkeys('u', switchUnits, [units.length]);
+  useHotkeys('u', switchUnits, LETTER, [units.length]);
   return (
     <span className="flex items-center gap-1">
       <button type="button" onClick={switchUnits} title="Switch units (u)" className="min-h-11 px-2 text-on-bar2">

@@ -139,9 +139,9 @@ function NowPart({
   const expected = slot === undefined ? undefined : slotFacing(family, slot);
   const piece = part.fate === 'refitted' && !NEVER_REUSED.includes(part.kind) ? 'same' : 'new';
   const choose = (faces: Faces): void => (faces === expected ? put(part, piece, faces) : setWrong(faces));
-  const enabled = expected !== undefined && !busy;
-  useHotkeys('1', () => choose('blind'), { enabled });
-  useHotkeys('2', () => choose('open'), { enabled });
+  const keys = { useKey: true, enabled: expected !== undefined && !busy };
+  useHotkeys('1', () => choose('blind'), keys);
+  useHotkeys('2', () => choose('open'), keys);
   return (
     <div>
       <h2 className="head mb-1">NOW: {part.name.toUpperCase()}</h2>

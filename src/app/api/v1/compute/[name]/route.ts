@@ -4,14 +4,14 @@ import { rulesInForce } from '@/db/stations/bore';
 import { mayCompute, problem } from '../../../../_server/door';
 
 /** Larger bodies than any calculation needs are not read. */
-const LARGEST_BODY = 16 * 1024 * 1024;
+const LARGEST_BODY = 8 * 1024 * 1024;
 
 /** One calculation, stateless: the arithmetic of the screens for scripts and instruments. */
 export async function POST(request: Request, { params }: { params: Promise<{ name: string }> }): Promise<Response> {
   if (!(await mayCompute())) return problem(401, 'Sign in, or send the token as a bearer.');
   const calculation = CALCULATIONS.get((await params).name);
   if (calculation === undefined) return problem(404, 'There is no such calculation.');
-  const tooLarge = () => problem(413, 'The body is larger than 16 MB.');
+  const tooLarge = () => problem(413, 'The body is larger than 8 MB.');
   if (Number(request.headers.get('content-length') ?? 0) > LARGEST_BODY) return tooLarge();
   const text = await request.text();
   if (text.length > LARGEST_BODY) return tooLarge();
