@@ -39,7 +39,9 @@ export function SectionDrawing({
   readonly trayHref: string;
 }) {
   const section = sectionOf(family, geometry);
-  const [x0, , width] = section.box;
+  const [x0] = section.box;
+  // Wide enough for the names beside the lanes.
+  const width = Math.max(section.box[2], ...lanes.map((l) => l.x1Mm + NAME_MM - x0));
   const half = section.boreRadiusMm + geometry.wallMm + 2;
   const rows = laneRows(lanes);
   const top = -half - 5;

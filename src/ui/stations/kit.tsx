@@ -108,17 +108,18 @@ export function Kit({
   );
 }
 
-const differing = (needs: readonly Need[], kit: StoredKit, match: KitMatch, units: Units): string =>
-  match.covered
-    .flatMap((c) => {
-      const [need, item] = [needs.find((n) => n.id === c.needId), kit.items[c.itemIndex]];
-      return need === undefined || item === undefined
-        ? []
-        : sizeDiffers(need.dims, item.dims).map(
-            (d) => `${item.name}: ${dimWords(d)} ${sayDim(need.dims[d], units)} / ${sayDim(item.dims[d], units)}`,
-          );
-    })
-    .join('; ');
+/** Sizes that fit but are not the same, each said once. */
+const differing = (needs: readonly Need[], kit: StoredKit, match: KitMatch, units: Units): string => {
+  const said = match.covered.flatMap((c) => {
+    const [need, item] = [needs.find((n) => n.id === c.needId), kit.items[c.itemIndex]];
+    return need === undefined || item === undefined
+      ? []
+      : sizeDiffers(need.dims, item.dims).map(
+          (d) => `${item.name}: ${dimWords(d)} ${sayDim(need.dims[d], units)} / ${sayDim(item.dims[d], units)}`,
+        );
+  });
+  return [...new Set(said)].join('; ');
+};
 
 const Line = ({ label, text, warn = false }: { readonly label: string; readonly text: string; readonly warn?: boolean }) => (
   <p className="flex gap-2">
