@@ -1,16 +1,6 @@
-import type { Dims } from '@/core/kit/need';
+import type { NewKit } from '@/db/shop-setup';
 
-type Item = { readonly kind: string; readonly name: string; readonly qty: number; readonly dims: Dims };
-export type DemoKit = {
-  readonly number: string;
-  readonly name: string;
-  readonly price: number;
-  readonly leadDays: number | null;
-  readonly stock: number;
-  readonly note: string;
-  readonly items: readonly Item[];
-};
-
+type Item = NewKit['items'][number];
 const inch = (sixteenths: number): number => (sixteenths * 25.4) / 16;
 const cups = (boreMm: number, qty: number, lengthMm = 7): Item => ({ kind: 'cup', name: 'cup', qty, dims: { boreMm, lengthMm } });
 const boot = (idMm: number, odMm: number, qty = 1): Item => ({ kind: 'boot', name: 'boot', qty, dims: { idMm, odMm } });
@@ -18,7 +8,7 @@ const clip = (thickMm: number): Item => ({ kind: 'circlip', name: 'circlip', qty
 const grommets: Item = { kind: 'grommet', name: 'grommet', qty: 2, dims: { idMm: 9, odMm: 18 } };
 
 /** Twelve kits of made-up makers. Some share a bore and differ in a boot or a clip, as kits do. */
-export const KITS: readonly DemoKit[] = [
+export const KITS: readonly NewKit[] = [
   {
     number: 'K-104',
     name: 'Single master 3/4 in',

@@ -1,4 +1,4 @@
-import { and, asc, count, desc, eq, gte, inArray, isNotNull, isNull, like, or, type SQL } from 'drizzle-orm';
+import { type AnyColumn, and, asc, count, desc, eq, gte, inArray, isNotNull, isNull, or, type SQL, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { COMPLAINT_NAMES, sayComplaint } from '@/core/unit/complaint';
 import type { TrayTag } from '@/core/unit/tray-tag';
@@ -16,15 +16,11 @@ export const leftSince = (db: Reader, since: number): Promise<readonly TrayTag[]
 /** Units by tag, machine, customer, or marks on the casting; in the shop or not. */
 export async function findUnits(db: Reader, text: string): Promise<readonly TrayTag[]> {
   const number = tagNumber(text);
-  const part = `%${text.trim().replaceAll(/[%_]/g, '')}%`;
+  const part = `%${text.trim().replaceAll(/[%_\\]/g, '\\$&')}%`;
+  const holds = (column: AnyColumn): SQL => sql`${column} like ${part} escape '\\'`;
   return tags(
     db,
-    or(
-      number === undefined ? undefined : eq(units.tagNo, number),
-      like(jobs.machine, part),
-      like(customers.name, part),
-      like(units.identityMarks, part),
-    ),
+    or(number === undefined ? undefined : eq(units.tagNo, number), holds(jobs.machine), holds(customers.name), holds(units.identityMarks)),
     desc(units.createdAt),
     60,
   );

@@ -41,7 +41,10 @@ export async function startApp(): Promise<App> {
     await answers(`${origin}/sign-in`);
     return server;
   };
-  let server = await serve();
+  let server = await serve().catch(async (error) => {
+    await end(rig, 'SIGTERM');
+    throw error;
+  });
   return {
     origin,
     data,

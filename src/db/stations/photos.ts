@@ -37,6 +37,7 @@ export async function addPhoto(db: Db, change: Change, photo: NewPhoto): Promise
 
 /** @returns the hash under which the picture lies, undefined when the bytes are no picture */
 export async function storePhoto(bytes: Uint8Array): Promise<string | undefined> {
+  if (bytes.length === 0) return undefined;
   const encoded = await sharp(bytes, { limitInputPixels: MOST_PIXELS })
     .rotate()
     .resize({ width: LONGEST_PX, height: LONGEST_PX, fit: 'inside', withoutEnlargement: true })
