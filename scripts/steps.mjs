@@ -15,6 +15,7 @@ export const say = (text) => console.log(`· ${text}`);
 /** Ends with one clear message. */
 export function stop(message) {
   console.error(`\n✗ ${message}`);
+  signalAll('SIGTERM');
   process.exit(1);
 }
 
@@ -89,21 +90,28 @@ const hashOf = (data) => createHash('sha256').update(data).digest('hex');
 
 const children = new Set();
 
-/** Runs a command to its end. @param quiet holds its output back unless it fails */
+/** Starts a process in a group of its own, so that whatever it starts ends with it. */
+const launch = (command, args, env, stdio) => {
+  const child = spawn(command, args, { cwd: ROOT, env: environment(env), stdio: ['ignore', ...stdio], detached: true });
+  children.add(child);
+  child.on('exit', () => children.delete(child));
+  child.on('error', (error) => stop(`${command} could not be started: ${error.message}`));
+  return child;
+};
+
+/** Runs a command to its end and gives its exit code. */
+export const attempt = (command, args, env = {}) =>
+  new Promise((resolve) => launch(command, args, env, ['inherit', 'inherit']).on('close', (code) => stopping || resolve(code)));
+
+/** Runs a command to its end; stops everything when it fails. @param quiet holds its output back unless it fails */
 export function run(command, args, env, failure, quiet = false) {
   return new Promise((resolve) => {
-    const child = spawn(command, args, {
-      cwd: ROOT,
-      env: environment(env),
-      stdio: quiet ? ['ignore', 'pipe', 'pipe'] : ['ignore', 'inherit', 'inherit'],
-    });
-    children.add(child);
+    const child = launch(command, args, env, quiet ? ['pipe', 'pipe'] : ['inherit', 'inherit']);
     let output = '';
     child.stdout?.on('data', (d) => (output += d));
     child.stderr?.on('data', (d) => (output += d));
-    child.on('error', (error) => stop(`${command} could not be started: ${error.message}`));
     child.on('close', (code) => {
-      children.delete(child);
+      if (stopping) return;
       if (code === 0) return resolve(output);
       if (quiet) console.error(output);
       stop(failure);
@@ -113,11 +121,9 @@ export function run(command, args, env, failure, quiet = false) {
 
 /** Starts something that goes on; everything ends when one of them does. */
 export function start(name, args, env) {
-  const child = spawn(process.execPath, args, { cwd: ROOT, env: environment(env), stdio: ['ignore', 'pipe', 'inherit'] });
-  children.add(child);
+  const child = launch(process.execPath, args, env, ['pipe', 'inherit']);
   child.stdout.resume();
   child.on('exit', (code) => {
-    children.delete(child);
     if (stopping) return;
     console.error(`\n✗ ${name} ended (${code}); stopping.`);
     endAll(1);
@@ -125,14 +131,25 @@ export function start(name, args, env) {
   return child;
 }
 
+/** Signals every child with all that it has started. */
+const signalAll = (signal) => {
+  for (const child of children) {
+    try {
+      process.kill(-child.pid, signal);
+    } catch {
+      // It has ended meanwhile.
+    }
+  }
+};
+
 let stopping = false;
 /** Ends every child and then itself. */
 export function endAll(code) {
   if (stopping) return;
   stopping = true;
-  for (const child of children) child.kill('SIGTERM');
+  signalAll('SIGTERM');
   const hard = setTimeout(() => {
-    for (const child of children) child.kill('SIGKILL');
+    signalAll('SIGKILL');
     process.exit(code);
   }, 4000);
   const wait = setInterval(() => {

@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { build, environment, has, install, needNode, needRoom, ROOT, say, stop } from './steps.mjs';
+import { attempt, build, environment, has, install, needNode, needRoom, ROOT, say, stop } from './steps.mjs';
 
 needNode();
 needRoom(join(ROOT, 'node_modules'));
@@ -14,10 +14,9 @@ const reports = mkdtempSync(join(tmpdir(), 'eddrin-test-'));
 let [passed, failed] = [0, 0];
 
 /** One tool that passes or fails as a whole. */
-const check = (name, command, args) => {
+const check = async (name, args) => {
   say(name);
-  const { status } = spawnSync(command, args, { cwd: ROOT, env: environment(), stdio: ['ignore', 'inherit', 'inherit'] });
-  if (status === 0) passed += 1;
+  if ((await attempt(process.execPath, args)) === 0) passed += 1;
   else {
     failed += 1;
     console.error(`✗ ${name}`);
@@ -25,30 +24,30 @@ const check = (name, command, args) => {
 };
 
 /** One project of tests, counted test by test; a run that broke off counts as one failure. */
-const suite = (name) => {
+const suite = async (name) => {
   say(`${name} tests`);
   const report = join(reports, `${name}.json`);
-  const { status } = spawnSync(
-    process.execPath,
-    ['node_modules/vitest/vitest.mjs', 'run', '--project', name, '--reporter=dot', '--reporter=json', `--outputFile.json=${report}`],
-    {
-      cwd: ROOT,
-      env: environment(),
-      stdio: ['ignore', 'inherit', 'inherit'],
-    },
-  );
+  const status = await attempt(process.execPath, [
+    'node_modules/vitest/vitest.mjs',
+    'run',
+    '--project',
+    name,
+    '--reporter=dot',
+    '--reporter=json',
+    `--outputFile.json=${report}`,
+  ]);
   const counts = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : { numPassedTests: 0, numFailedTests: 1 };
   passed += counts.numPassedTests;
   failed += counts.numFailedTests;
   if (status !== 0 && counts.numFailedTests === 0) failed += 1;
 };
 
-check('lint, format and boundaries', process.execPath, ['node_modules/@biomejs/biome/bin/biome', 'check', '--error-on-warnings', '.']);
-check('types', process.execPath, ['node_modules/typescript/bin/tsc', '--noEmit', '-p', '.']);
-suite('unit');
-suite('server');
+await check('lint, format and boundaries', ['node_modules/@biomejs/biome/bin/biome', 'check', '--error-on-warnings', '.']);
+await check('types', ['node_modules/typescript/bin/tsc', '--noEmit', '-p', '.']);
+await suite('unit');
+await suite('server');
 await build('.next-test');
-suite('browser');
+await suite('browser');
 
 rmSync(reports, { recursive: true, force: true });
 console.log(`\n${passed} passed, ${failed} failed`);

@@ -59,8 +59,10 @@ test('the same part from an old page: the second is shown both versions, and may
   await shows(pell as Page, /Yours, from version \d+ part recorded/);
   await pell?.reload();
   expect(await condition(pell as Page, 'stop washer')).toBe('good');
+  // The history is the server's: once it holds one more line, the save has arrived.
+  const lines = (await pell?.$$eval('ol li', (all) => all.length)) ?? 0;
   await pell?.select('select[aria-label="Condition of the stop washer"]', 'bent');
-  await pell?.waitForFunction(() => document.body.innerText.includes('History'));
+  await pell?.waitForFunction((n: number) => document.querySelectorAll('ol li').length > n, {}, lines);
   await joss?.reload();
   await joss?.waitForFunction(
     () => (document.querySelector('select[aria-label="Condition of the stop washer"]') as HTMLSelectElement).value === 'bent',
