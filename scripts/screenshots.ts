@@ -48,7 +48,7 @@ for (const [name, view] of Object.entries(VIEWS)) {
   if (!wanted(name) || name === 'sign-in') continue;
   await page.goto(view.startsWith('/') ? `${origin}${view}` : await trayAt(view), { waitUntil: 'load' });
   // The next wait to ring is drawn once the page runs.
-  await page.waitForFunction(() => /\d:\d\d/.test(document.querySelector('header')?.textContent ?? ''));
+  await page.waitForFunction(() => /SQ-\d/.test(document.querySelector('header')?.textContent ?? ''));
   await page.screenshot({ path: `${folder}/${name}.png` });
   console.log(name);
 }

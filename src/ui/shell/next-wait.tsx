@@ -6,7 +6,7 @@ import { useNow } from './use-now';
 
 export type Wait = { readonly tag: string; readonly label: string; readonly endsAt: number };
 
-/** The next wait to end, with its unit; red once it has rung. */
+/** The next wait to end, with its unit; bold once it has rung. */
 export function NextWait({ waits }: { readonly waits: readonly Wait[] }) {
   const now = useNow(waits.length > 0);
   const next = waits[0];
@@ -15,7 +15,7 @@ export function NextWait({ waits }: { readonly waits: readonly Wait[] }) {
   return (
     <Link
       href={`/units/${next.tag}`}
-      className={`flex min-h-11 items-center ${over ? 'font-bold text-[#ff8d84]' : 'text-[#f3c16f]'}`}
+      className={`flex min-h-11 items-center text-[#f3c16f] ${over ? 'font-bold' : ''}`}
       title={`${waits.length} running`}
     >
       {next.tag} {next.label} {over ? 'done' : saySpan(next.endsAt - now)}
