@@ -1,16 +1,8 @@
 import { desc, eq } from 'drizzle-orm';
 import { EVENT_KINDS, type EventKind } from '@/core/unit/event-kind';
+import type { HistoryLine } from '@/core/unit/history';
 import type { Reader } from './connection';
 import { people, unitEvents } from './tables';
-
-export type HistoryLine = {
-  readonly id: string;
-  readonly at: number;
-  readonly by: string;
-  readonly kind: EventKind;
-  readonly note: string;
-  readonly undone: boolean;
-};
 
 /** What happened to a unit, the newest first. */
 export async function historyOf(db: Reader, unitId: string, limit = 200): Promise<readonly HistoryLine[]> {

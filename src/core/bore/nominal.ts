@@ -20,6 +20,6 @@ export const NOMINAL_SIZES: readonly { readonly label: string; readonly mm: numb
 
 /** Sizes within 0.30 mm of a diameter, nearest first. @param diaMm median diameter at 20 °C */
 export const nominalCandidates = (diaMm: number): readonly NominalCandidate[] =>
-  NOMINAL_SIZES.map((size) => ({ ...size, differenceMm: diaMm - size.mm }))
-    .filter((c) => atMost(Math.abs(c.differenceMm), NEAR_MM))
+  NOMINAL_SIZES.filter((size) => atMost(Math.abs(diaMm - size.mm), NEAR_MM))
+    .map((size) => ({ ...size, differenceMm: diaMm - size.mm }))
     .sort((a, b) => Math.abs(a.differenceMm) - Math.abs(b.differenceMm));

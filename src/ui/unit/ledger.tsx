@@ -3,7 +3,8 @@ import { may, type Person } from '@/core/people/role';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import { CAUTIONS } from '@/core/route/cautions';
 import { STATION_WORDS, STATIONS, type Station } from '@/core/route/station';
-import { EVENT_KINDS } from '@/core/unit/event-kind';
+import { EVENT_KINDS, type EventKind } from '@/core/unit/event-kind';
+import { foldHistory, type HistoryLine } from '@/core/unit/history';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { LeadBox } from './lead-box';
 import { PhotoBox } from './photo-box';
@@ -13,14 +14,6 @@ import type { SaveAction } from './unit-actions';
 import type { AddPhoto } from './use-add-photo';
 import { WaitBox } from './wait-box';
 
-export type HistoryEntry = {
-  readonly id: string;
-  readonly at: number;
-  readonly by: string;
-  readonly kind: keyof typeof EVENT_KINDS;
-  readonly note: string;
-  readonly undone: boolean;
-};
 export type LedgerActions = {
   readonly startWait: SaveAction;
   readonly endWait: SaveAction;
@@ -43,8 +36,8 @@ export function Ledger({
   readonly record: UnitRecord;
   readonly station: Station;
   readonly person: Person;
-  readonly history: readonly HistoryEntry[];
-  readonly undoable: HistoryEntry['kind'] | undefined;
+  readonly history: readonly HistoryLine[];
+  readonly undoable: EventKind | undefined;
   readonly actions: LedgerActions;
   readonly now: number;
 }) {
@@ -78,13 +71,14 @@ export function Ledger({
         {inShop && undoable !== undefined && <UndoButton target={target} what={EVENT_KINDS[undoable]} undo={actions.undo} />}
         <Scroll label="Steps" className="max-h-64">
           <ol>
-            {history.map((h) => (
+            {foldHistory(history).map((h) => (
               <li
                 key={h.id}
                 className={`flex justify-between gap-3 border-b border-hair py-1 text-[13px] ${h.undone ? 'line-through' : ''}`}
               >
                 <span>
                   {EVENT_KINDS[h.kind]}
+                  {h.count > 1 ? ` × ${h.count}` : ''}
                   <span className="text-ink2">{h.note === '' ? '' : `: ${STATION_WORDS[h.note as Station] ?? h.note}`}</span>
                 </span>
                 <span className="shrink-0 text-ink2" title={sayFullDate(h.at)}>
