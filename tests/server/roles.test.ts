@@ -96,13 +96,7 @@ describe('what an action checks beyond the role', () => {
   });
 
   test('a signature needs the signer’s own PIN, and the right role for its place', async () => {
-    const unitId = await shop.book();
-    const work = shop.worker(unitId);
-    for (const step of ['strip', 'clean', 'gauge'] as const) await work[step]();
-    await work.judge('sound');
-    await work.kit();
-    await work.closeUp();
-    await work.prove((await import('../../devices/rig/chamber')).SOUND);
+    const unitId = await shop.at('release');
     as(PEOPLE.tech);
     const sign = async (signerId: string, pin: string) => {
       const result = await actions.signAction({ ...(await target(unitId)), signerId, pin });

@@ -15,6 +15,7 @@ import { type BookIn, bookIn } from '@/db/stations/book-in';
 import { KITS } from '../../demo/kits';
 import { seeded } from '../../demo/random';
 import { Work } from '../../demo/work';
+import { SOUND } from '../../devices/rig/chamber';
 
 export const START = Date.UTC(2026, 4, 4, 8);
 export const PEOPLE = {
@@ -47,6 +48,10 @@ export async function openShop(): Promise<Shop> {
   return new Shop(db, folder);
 }
 
+/** Stations that a test's unit can stand at, in the order of the route. */
+const WORKED_TO = ['clean', 'gauge', 'judge', 'kit', 'close-up', 'prove', 'release'] as const;
+export type WorkedTo = (typeof WORKED_TO)[number];
+
 let serial = 0;
 
 export class Shop {
@@ -76,6 +81,22 @@ export class Shop {
       promisedAt: START + 86_400_000,
       ...more,
     });
+    return unitId;
+  }
+
+  /** Books a unit in and works it up to a station by the doors that the screens use. */
+  async at(station: WorkedTo, more: Partial<BookIn> = {}): Promise<string> {
+    const unitId = await this.book(more);
+    const work = this.worker(unitId);
+    const past = (name: WorkedTo): boolean => WORKED_TO.indexOf(station) > WORKED_TO.indexOf(name);
+    await work.strip();
+    if (past('clean')) await work.clean();
+    if (past('gauge')) await work.gauge();
+    if (past('judge')) await work.judge('sound');
+    if (past('kit')) await work.kit();
+    if (past('close-up')) await work.closeUp();
+    if (past('close-up')) await work.set();
+    if (past('prove')) await work.prove(SOUND);
     return unitId;
   }
 

@@ -17,7 +17,7 @@ import { endWait, openWaits, startWait } from '@/db/stations/waits';
 import { seeded } from '../../demo/random';
 import { simulate } from '../../demo/work';
 import { SOUND, type Truth } from '../../devices/rig/chamber';
-import { openShop, PEOPLE, type Shop } from './shop';
+import { openShop, PEOPLE, type Shop, type WorkedTo } from './shop';
 
 let shop: Shop;
 beforeAll(async () => {
@@ -32,22 +32,7 @@ const reasons = (result: Result<unknown, ChangeError>): readonly string[] => {
 const stationOf = async (unitId: string): Promise<string> => (await shop.record(unitId)).unit.station;
 const done = (station: (typeof STATIONS)[number]) => ({ station, note: '', override: null });
 
-/** A unit worked up to a station by the doors that the screens use. */
-const at = async (station: 'clean' | 'gauge' | 'judge' | 'kit' | 'close-up' | 'prove' | 'release', more = {}): Promise<string> => {
-  const unitId = await shop.book(more);
-  const work = shop.worker(unitId);
-  const order = ['clean', 'gauge', 'judge', 'kit', 'close-up', 'prove', 'release'];
-  const past = (name: string): boolean => order.indexOf(station) > order.indexOf(name);
-  await work.strip();
-  if (past('clean')) await work.clean();
-  if (past('gauge')) await work.gauge();
-  if (past('judge')) await work.judge('sound');
-  if (past('kit')) await work.kit();
-  if (past('close-up')) await work.closeUp();
-  if (past('close-up')) await work.set();
-  if (past('prove')) await work.prove(SOUND);
-  return unitId;
-};
+const at = (station: WorkedTo, more = {}): Promise<string> => shop.at(station, more);
 
 describe('strip', () => {
   test('is not done while a part has not been looked at, and says which', async () => {
