@@ -74,9 +74,11 @@ export const shows = (page: Page, text: string | RegExp, timeout = 15_000): Prom
       throw new Error(`${page.url()} does not show ${String(text)}; it shows: ${body.replace(/\s+/g, ' ').slice(0, 2000)}`);
     });
 
-/** Waits until the address is that of a unit's station. */
-export const isAt = (page: Page, station: string): Promise<unknown> =>
-  page.waitForFunction((s: string) => location.pathname.endsWith(`/${s}`), { timeout: 15_000 }, station);
+/** Waits until the address is that of a unit's station, and its page hears keys and fingers. */
+export const isAt = async (page: Page, station: string): Promise<void> => {
+  await page.waitForFunction((s: string) => location.pathname.endsWith(`/${s}`), { timeout: 15_000 }, station);
+  await ready(page);
+};
 
 /** Waits until the route shows a station as done. */
 export const isDone = (page: Page, station: string): Promise<unknown> =>

@@ -75,8 +75,10 @@ export function BoreMap({
         setDrag({ from: at(e), to: at(e) });
       }}
       onPointerMove={(e) => drag !== undefined && setDrag({ ...drag, to: at(e) })}
-      onPointerUp={() => {
-        if (patch !== undefined && patch.x1Mm - patch.x0Mm >= 0.2 && onDraw !== undefined) onDraw(patch);
+      onPointerUp={(e) => {
+        // The stroke ends where the finger lifts: the last move may not have been drawn yet.
+        const stroke = drag === undefined ? undefined : patchOf(drag.from, at(e));
+        if (stroke !== undefined && stroke.x1Mm - stroke.x0Mm >= 0.2 && onDraw !== undefined) onDraw(stroke);
         setDrag(undefined);
       }}
     >
