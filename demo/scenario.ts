@@ -1,10 +1,14 @@
+import type { CauseName } from '@/core/book-in/cause';
+import type { Complaint } from '@/core/book-in/complaint';
 import type { Material } from '@/core/bore/material';
-import type { WorkedFamily } from '@/core/family/family';
+import type { UnitKind } from '@/core/family/family-name';
 import type { Station } from '@/core/route/station';
-import type { Complaint } from '@/core/unit/complaint';
 
 /** What the bore of a demo unit is really like, and so what its judgement comes to. */
 export type BoreStory = 'sound' | 'shallow' | 'pitted' | 'deep' | 'cracked' | 'dirty';
+
+/** Half stripped by the guide; stuck and being freed; soaking; a part was missing; a part that does not belong came out. */
+export type Trouble = 'half-way' | 'stuck' | 'soaking' | 'absent' | 'foreign';
 
 /** One unit of the made-up shop: what came in, how far it has got, and when. `due` and `in` are hours from now. */
 export type Story = {
@@ -12,7 +16,10 @@ export type Story = {
   readonly phone: string;
   readonly machine: string;
   readonly position: string;
-  readonly family: WorkedFamily;
+  readonly family: UnitKind;
+  /** The shop's variant of it, by its name. */
+  readonly variant?: string;
+  /** Bore in sixteenths of an inch; 0 where there is none. */
   readonly sixteenths: number;
   readonly material: Material;
   readonly complaints: readonly Complaint[];
@@ -24,6 +31,10 @@ export type Story = {
   readonly dueH: number;
   readonly wait?: readonly [label: string, minutes: number];
   readonly leaks?: boolean;
+  /** What came up while it was taken apart. */
+  readonly trouble?: Trouble;
+  /** What it turned out to be. */
+  readonly cause?: CauseName;
 };
 
 const CUSTOMERS: readonly (readonly [string, string])[] = [
@@ -48,7 +59,7 @@ const MACHINES: readonly (readonly [number, string])[] = [
 ];
 type Row = readonly [
   machine: number,
-  family: WorkedFamily,
+  family: UnitKind,
   sixteenths: number,
   material: Material,
   complaints: readonly Complaint[],
@@ -130,14 +141,99 @@ const ROWS: readonly Row[] = [
   [3, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'shallow', 'prove', 124, 26, { position: 'rear right', leaks: true }],
   [1, 'wheel-double', 14, 'cast-iron', ['pulls'], 'sound', 'release', 146, 5, { position: 'rear right' }],
   [5, 'master-single', 13, 'cast-iron', ['sinks-slowly'], 'shallow', 'release', 145, 9, { position: 'overrun brake' }],
+  // The other families, and what comes in beside them.
+  [2, 'master-valve', 12, 'cast-iron', ['releases-itself'], 'sound', 'strip', 5, 74, { position: 'service brake', trouble: 'half-way' }],
+  [
+    3,
+    'slave',
+    14,
+    'alloy',
+    ['does-not-return'],
+    'sound',
+    'strip',
+    29,
+    31,
+    { position: 'clutch', trouble: 'stuck', words: 'stood outside two winters' },
+  ],
+  [7, 'caliper-half', 27, 'cast-iron', ['seized'], 'sound', 'strip', 27, 54, { position: 'front axle, inner', trouble: 'soaking' }],
+  [
+    5,
+    'master-lever',
+    10,
+    'alloy',
+    ['sinks-slowly'],
+    'sound',
+    'strip',
+    4,
+    79,
+    { position: 'hand brake', trouble: 'absent', words: 'opened once before' },
+  ],
+  [1, 'wheel-single', 12, 'cast-iron', ['wet-boot'], 'sound', 'strip', 7, 52, { position: 'rear left', trouble: 'foreign' }],
+  [4, 'booster', 0, 'alloy', ['hard'], 'sound', 'strip', 8, 99, { position: 'service brake' }],
+  [5, 'linkage', 0, 'cast-iron', ['to-the-floor'], 'sound', 'clean', 20, 30, { position: 'pedal' }],
+  [0, 'distribution-valve', 0, 'alloy', ['pulls'], 'sound', 'clean', 28, 55, { position: 'rear axle' }],
+  [3, 'hard-line', 0, 'cast-iron', ['falls-no-leak'], 'sound', 'strip', 9, 32, { position: 'front to rear' }],
+  [6, 'caliper-half', 27, 'cast-iron', ['pulls'], 'shallow', 'judge', 46, 34, { position: 'rear axle', variant: 'Caliper half, two pots' }],
+  [4, 'slave', 14, 'alloy', ['sinks-slowly'], 'sound', 'close-up', 72, 28, { position: 'clutch' }],
+  [1, 'wheel-single', 12, 'cast-iron', ['wet-boot'], 'shallow', 'gauge', 44, 58, { position: 'rear right' }],
+  [2, 'master-valve', 12, 'cast-iron', ['sinks-slowly'], 'sound', 'kit', 69, 33, { position: 'clutch' }],
   // In the book.
-  [7, 'master-tandem', 14, 'cast-iron', ['sinks-slowly'], 'pitted', 'released', 260, -150, { position: 'service brake' }],
-  [1, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'sound', 'released', 300, -190, { position: 'front left' }],
-  [1, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'shallow', 'released', 300, -190, { position: 'front right' }],
-  [4, 'master-single', 13, 'cast-iron', ['drags'], 'sound', 'released', 410, -300, { position: 'hand brake' }],
-  [6, 'master-tandem', 15, 'cast-iron', ['to-the-floor'], 'pitted', 'released', 520, -400, { position: 'service brake' }],
-  [0, 'master-single', 14, 'cast-iron', ['spongy'], 'sound', 'released', 640, -510, { position: 'parking brake' }],
-  [3, 'wheel-double', 14, 'cast-iron', ['seized'], 'shallow', 'released', 760, -640, { position: 'rear left' }],
+  [
+    7,
+    'master-tandem',
+    14,
+    'cast-iron',
+    ['sinks-slowly'],
+    'pitted',
+    'released',
+    260,
+    -150,
+    { position: 'service brake', cause: 'bore-marked' },
+  ],
+  [1, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'sound', 'released', 300, -190, { position: 'front left', cause: 'cup-leaks' }],
+  [1, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'shallow', 'released', 300, -190, { position: 'front right', cause: 'cup-leaks' }],
+  [4, 'master-single', 13, 'cast-iron', ['drags'], 'sound', 'released', 410, -300, { position: 'hand brake', cause: 'no-gap' }],
+  [
+    6,
+    'master-tandem',
+    15,
+    'cast-iron',
+    ['to-the-floor'],
+    'pitted',
+    'released',
+    520,
+    -400,
+    { position: 'service brake', cause: 'bore-marked' },
+  ],
+  [0, 'master-single', 14, 'cast-iron', ['spongy'], 'sound', 'released', 640, -510, { position: 'parking brake', cause: 'air' }],
+  [3, 'wheel-double', 14, 'cast-iron', ['seized'], 'shallow', 'released', 760, -640, { position: 'rear left', cause: 'piston-seized' }],
+  [2, 'slave', 14, 'alloy', ['sinks-slowly'], 'sound', 'released', 350, -260, { position: 'clutch', cause: 'cup-leaks' }],
+  [
+    6,
+    'master-tandem',
+    14,
+    'cast-iron',
+    ['sinks-slowly'],
+    'sound',
+    'released',
+    450,
+    -350,
+    { position: 'service brake', cause: 'worn-primary' },
+  ],
+  [3, 'wheel-double', 14, 'cast-iron', ['pulls'], 'sound', 'released', 560, -470, { position: 'rear right', cause: 'cup-leaks' }],
+  [
+    0,
+    'master-tandem',
+    15,
+    'cast-iron',
+    ['black-fluid'],
+    'sound',
+    'released',
+    820,
+    -700,
+    { position: 'service brake', cause: 'rubber-perished' },
+  ],
+  [7, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'shallow', 'released', 880, -760, { position: 'front right', cause: 'cup-leaks' }],
   [
     5,
     'master-single',

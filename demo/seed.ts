@@ -1,5 +1,6 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import type { Person } from '@/core/people/role';
 import { STATIONS } from '@/core/route/station';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
 import { tagOf } from '@/core/unit/unit-record';
@@ -8,13 +9,15 @@ import { addPerson } from '@/db/people';
 import { insertKit, insertRuleSet } from '@/db/shop-setup';
 import { bookIn } from '@/db/stations/book-in';
 import { addPhoto } from '@/db/stations/photos';
+import { currentVariants, type SavedVariant, saveVariant } from '@/db/stations/variants';
 import { startWait } from '@/db/stations/waits';
 import { SOUND, type Truth } from '../devices/rig/chamber';
 import { KITS } from './kits';
 import { PEOPLE } from './people';
 import { drawPhoto } from './photo';
 import { type Random, seeded } from './random';
-import { STORIES, type Story } from './scenario';
+import { STORIES, type Story, type Trouble } from './scenario';
+import { VARIANTS } from './variants';
 import { Work } from './work';
 
 const HOUR_MS = 3_600_000;
@@ -31,12 +34,14 @@ export async function seedDemo(db: Db, now: number, stories: readonly Story[] = 
     note: 'The standard rules, as the shop started with them.',
     rules: STANDARD_RULES,
   });
+  for (const [i, variant] of VARIANTS.entries())
+    await saveVariant(db, PEOPLE[2] as Person, now - 300 * 24 * HOUR_MS, { id: `variant-${i + 1}`, replaces: null, variant });
   for (const kit of KITS) await insertKit(db, kit, now - 60 * 24 * HOUR_MS, 'ida-brandvik');
   const truths: Record<string, Truth> = {};
   // Booked in as time went: the oldest first, so that tags count up.
   const byAge = [...stories].sort((a, b) => b.inH - a.inH);
   for (const [i, story] of byAge.entries()) {
-    const tag = await live(db, story, i, now, random);
+    const tag = await live(db, story, i, now, random, await currentVariants(db));
     if (story.leaks === true) truths[tag] = LEAKS;
   }
   return truths;
@@ -66,7 +71,14 @@ const photo = (kind: 'body' | 'bore', index: number, random: Random): Promise<Ui
   return known;
 };
 
-const live = async (db: Db, story: Story, index: number, now: number, random: Random): Promise<string> => {
+const live = async (
+  db: Db,
+  story: Story,
+  index: number,
+  now: number,
+  random: Random,
+  variants: readonly SavedVariant[],
+): Promise<string> => {
   const [joss, pell, maren, ida] = PEOPLE as readonly [(typeof PEOPLE)[0], (typeof PEOPLE)[0], (typeof PEOPLE)[0], (typeof PEOPLE)[0]];
   const bench = index % 2 === 0 ? joss : pell;
   const unitId = `demo-${String(index + 1).padStart(3, '0')}`;
@@ -78,8 +90,9 @@ const live = async (db: Db, story: Story, index: number, now: number, random: Ra
     phone: story.phone,
     machine: story.machine,
     family: story.family,
+    variant: variants.find((v) => v.variant.label === story.variant) ?? null,
     position: story.position,
-    nominalMm: (story.sixteenths * 25.4) / 16,
+    nominalMm: story.sixteenths === 0 ? null : (story.sixteenths * 25.4) / 16,
     material: story.material,
     complaints: story.complaints,
     complaintText: story.words,
@@ -91,12 +104,14 @@ const live = async (db: Db, story: Story, index: number, now: number, random: Ra
     await addPhoto(db, work.next('photo-added', 'as it came', ida), {
       caption: 'as it came',
       bytes: await photo('body', index, random),
-      partId: null,
+      on: { kind: 'unit', id: unitId },
+      phase: 'out',
     });
   await run(work, story, db, random);
+  if (story.trouble !== undefined) await trouble(work, story.trouble, db, random);
   if (story.wait !== undefined) {
     const [label, minutes] = story.wait;
-    await startWait(db, { ...work.next('wait-started', label), at: now - 120_000 }, label, minutes + 2);
+    await startWait(db, { ...work.next('wait-started', label), at: now - 120_000 }, { label, minutes: minutes + 2 });
   }
   return tagOf(booked);
 };
@@ -112,7 +127,8 @@ const run = async (work: Work, story: Story, db: Db, random: Random): Promise<vo
     await addPhoto(db, work.next('photo-added', 'bore, cleaned'), {
       caption: 'bore, cleaned',
       bytes: await photo('bore', story.inH, random),
-      partId: null,
+      on: { kind: 'unit', id: work.unitId },
+      phase: 'out',
     });
   if (past('gauge')) await work.gauge();
   if (past('judge')) await work.judge(story.bore);
@@ -125,7 +141,40 @@ const run = async (work: Work, story: Story, db: Db, random: Random): Promise<vo
   if (past('prove') || story.leaks === true)
     await work.prove(story.leaks === true ? LEAKS : { ...SOUND, leakMlPerMinAt80: 0.004 + random.next() * 0.012 });
   if (story.at === 'release') await work.sign();
+  if (story.cause !== undefined) await work.itWas(story.cause);
   if (story.at === 'released') await work.release();
+};
+
+/** What stands in the way at strip, as far as it has been taken apart. */
+const trouble = async (work: Work, kind: Trouble, db: Db, random: Random): Promise<void> => {
+  switch (kind) {
+    case 'half-way':
+      await work.guide(6);
+      await addPhoto(db, work.next('photo-added', 'mouth, boot off'), {
+        caption: 'mouth, boot off',
+        bytes: await photo('bore', 1, random),
+        on: { kind: 'step', id: 'part-boot' },
+        phase: 'out',
+      });
+      return;
+    case 'stuck':
+      await work.guide(5);
+      await work.treat('push-inward', 'no', { state: 'seized' });
+      await work.treat('tap-wood', 'no', { state: 'seized' });
+      await work.treat('low-air', 'stopped', { state: 'seized', bar: 2 });
+      return;
+    case 'soaking':
+      await work.guide(4);
+      await work.treat('push-inward', 'moved', { state: 'seized' });
+      await work.treat('soak-penetrant', 'waiting', { state: 'seized', minutes: 1560 });
+      return;
+    case 'absent':
+      await work.guide();
+      return work.markAbsent('boot');
+    case 'foreign':
+      await work.guide();
+      return work.addForeign('o-ring', 'O-ring behind the cup', 'cup', 'someone packed it out');
+  }
 };
 
 if (process.argv[1]?.endsWith('seed.ts')) {

@@ -1,8 +1,14 @@
-import { FAMILIES, slotFacing } from '@/core/family/family';
+import type { CauseName } from '@/core/book-in/cause';
+import { cleaningFor, drillingsOf } from '@/core/clean/cleaning';
+import { METHODS, type MethodName, type StuckState, type TreatmentResult } from '@/core/clean/treatment';
+import { partFacing } from '@/core/family/family';
+import type { Geometry } from '@/core/family/geometry';
+import type { PartKind } from '@/core/family/part-kind';
 import type { Person } from '@/core/people/role';
 import { analyseRun, type RigSample } from '@/core/prove/run-analysis';
 import type { Result } from '@/core/result';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
+import { guideFor } from '@/core/strip/guide';
 import type { Condition } from '@/core/strip/tray';
 import { usualFate } from '@/core/strip/tray';
 import type { TrayPart } from '@/core/strip/tray-door';
@@ -13,11 +19,14 @@ import type { Change } from '@/db/change-unit';
 import type { Db } from '@/db/connection';
 import { loadUnit } from '@/db/load-unit';
 import { saveGauging, saveJudgement } from '@/db/stations/bore';
+import { find } from '@/db/stations/findings';
+import { tellStep } from '@/db/stations/guide';
 import { kitStore, setKitAside } from '@/db/stations/kit';
 import { endRun, startRun } from '@/db/stations/prove';
 import { release, signForRelease } from '@/db/stations/release';
 import { boreChanged, leave, signOff } from '@/db/stations/sign-off';
-import { recordPart } from '@/db/stations/tray';
+import { addPart, recordPart } from '@/db/stations/tray';
+import { treat } from '@/db/stations/treatments';
 import { EMPTY, step, type Truth } from '../devices/rig/chamber';
 import { demoMarks, demoReadings } from './bore';
 import type { Random } from './random';
@@ -49,47 +58,95 @@ export class Work {
   }
 
   async strip(): Promise<void> {
-    const { tray, unit } = await this.record();
+    const { tray, family, ...record } = await this.record();
     for (const part of tray) {
-      const optional = part.kind === 'residual-valve' && this.random.next() < 0.6;
+      const slot = family.slots.find((s) => s.id === part.slotId);
+      const optional = slot?.optional === true && this.random.next() < 0.6;
       await must(
         recordPart(
           this.db,
           this.next('part-recorded', '', undefined, 1),
           part.id,
-          optional ? { found: 'absent', condition: null, fate: null } : this.cameOut(part, unit),
+          optional ? { found: 'absent', condition: null, fate: null } : this.cameOut(part, record.unit, family),
         ),
       );
     }
     await must(signOff(this.db, this.next('signed-off', 'strip'), { station: 'strip', note: '', override: null }));
   }
 
-  private cameOut(part: TrayPart, unit: UnitRecord['unit']) {
-    const condition: Condition =
-      part.kind === 'cup'
-        ? this.random.pick(['hard', 'worn', 'nicked', 'swollen'])
-        : part.kind === 'boot'
-          ? this.random.pick(['split', 'hard'])
-          : part.kind === 'grommet'
-            ? 'hard'
-            : 'good';
-    const family = FAMILIES[unit.family];
-    const slot = family.slots.find((s) => s.id === part.slotId);
-    const faces = slot === undefined ? null : (slotFacing(family, slot) ?? null);
+  private cameOut(part: TrayPart, unit: UnitRecord['unit'], family: UnitRecord['family']) {
+    const condition: Condition = SEALS.includes(part.kind)
+      ? this.random.pick(['hard', 'worn', 'nicked', 'swollen'])
+      : part.kind === 'boot'
+        ? this.random.pick(['split', 'hard'])
+        : part.kind === 'grommet'
+          ? 'hard'
+          : 'good';
+    const faces = partFacing(family, part) ?? null;
     return {
       found: 'present' as const,
       condition,
       fate: usualFate(part.kind, condition),
       faces,
-      dims: dimsOf(part, family.name === 'wheel-double', unit.geometry.nominalMm),
+      dims: dimsOf(part, family.name.startsWith('wheel'), unit.geometry?.nominalMm ?? 20),
     };
   }
 
+  /** Ticks the strip guide, as far as is said. @param upTo how many steps; all of them if absent */
+  async guide(upTo?: number): Promise<void> {
+    const { family, tray } = await this.record();
+    for (const step of guideFor(family, tray).slice(0, upTo)) {
+      const dims = Object.fromEntries(
+        step.measure.map((m) => [m.dim, m.dim === 'turns' ? 7 : Math.round((20 + this.random.next() * 90) * 10) / 10]),
+      );
+      await must(tellStep(this.db, this.next('step-ticked', '', undefined, 1), { stepId: step.id, outcome: 'done', note: '', dims }));
+    }
+  }
+
+  async treat(
+    method: MethodName,
+    result: TreatmentResult,
+    more: { readonly state?: StuckState; readonly bar?: number; readonly minutes?: number; readonly note?: string } = {},
+  ) {
+    const change = this.next('treated', METHODS[method].label, undefined, more.minutes === undefined ? 8 : 2);
+    const { state = null, bar = null, minutes = null, note = '' } = more;
+    await must(treat(this.db, change, { method, state, pressureBar: bar, minutes, result, note }));
+  }
+
+  /** Takes a part out that the family knows none such. */
+  async addForeign(kind: PartKind, name: string, behindSlot: string, note: string): Promise<void> {
+    const { tray } = await this.record();
+    const change = this.next('part-added', name);
+    const behindId = tray.find((p) => p.slotId === behindSlot)?.id ?? null;
+    await must(addPart(this.db, change, { partId: change.eventId, kind, name, qty: 1, note, behindId }));
+  }
+
+  async markAbsent(slotId: string): Promise<void> {
+    const { tray } = await this.record();
+    const part = tray.find((p) => p.slotId === slotId);
+    if (part !== undefined)
+      await must(
+        recordPart(this.db, this.next('part-recorded', '', undefined, 1), part.id, { found: 'absent', condition: null, fate: null }),
+      );
+  }
+
+  /** Says what it was, so that the odds learn from it. */
+  async itWas(cause: CauseName): Promise<void> {
+    await must(find(this.db, this.next('found', `${cause}: yes`), { about: 'cause', name: cause, answer: 'yes' }));
+  }
+
   async clean(): Promise<void> {
+    const { unit, family, tray } = await this.record();
+    const usable = cleaningFor({ material: unit.material, keptRubber: [], keptPlastic: [] }).map((a) => a.method);
+    for (const method of ['wet-wipe', this.random.pick(['brake-cleaner', 'ultrasonic', 'hot-wash'] as const)] as const)
+      if (usable.includes(method)) await this.treat(method, 'done');
+    for (const d of drillingsOf(family, unit.geometry, tray)) await this.treat(d.method, 'done', { note: d.name });
+    await this.treat('rinse', 'done');
+    await this.treat('looked-again', 'done');
     await must(
       signOff(this.db, this.next('signed-off', 'clean', undefined, 20), {
         station: 'clean',
-        note: 'brake cleaner, brush, dry air',
+        note: '',
         override: null,
       }),
     );
@@ -101,7 +158,7 @@ export class Work {
     await must(
       saveGauging(this.db, change, {
         gaugingId: change.eventId,
-        readings: demoReadings(unit.geometry, this.random, honedMm),
+        readings: demoReadings(bored(unit), this.random, honedMm),
         bodyTempC: 20.5,
         gaugeTempC: 20,
       }),
@@ -111,7 +168,7 @@ export class Work {
   async judge(story: BoreStory, after = false): Promise<void> {
     const { unit } = await this.record();
     const change = this.next('judged', '', undefined, 5);
-    const found = after ? demoMarks('sound', unit.geometry) : demoMarks(story, unit.geometry);
+    const found = demoMarks(after ? 'sound' : story, bored(unit));
     const marks = found.map((m, i) => ({ ...m, id: `${this.unitId}-m${i + 1}`, name: `m${i + 1}` }));
     await must(saveJudgement(this.db, change, { verdictId: change.eventId, marks, school: null, wallMm: null }));
   }
@@ -138,7 +195,7 @@ export class Work {
         ),
       );
       const { unit } = await this.record();
-      await this.gauge(verdict.targetDiaMm - unit.geometry.nominalMm - 0.014);
+      await this.gauge(verdict.targetDiaMm - bored(unit).nominalMm - 0.014);
       await this.judge(story, true);
     }
   }
@@ -154,12 +211,10 @@ export class Work {
 
   /** @param leave how many parts are not in yet */
   async closeUp(leaveOut = 0): Promise<void> {
-    const { tray, unit } = await this.record();
-    const family = FAMILIES[unit.family];
+    const { tray, family } = await this.record();
     const parts = [...tray].reverse().filter((p) => p.found === 'present');
     for (const part of parts.slice(0, parts.length - leaveOut)) {
-      const slot = family.slots.find((s) => s.id === part.slotId);
-      const faces = slot === undefined ? null : (slotFacing(family, slot) ?? null);
+      const faces = partFacing(family, part) ?? null;
       await must(
         recordPart(this.db, this.next('part-in', '', undefined, 2), part.id, {
           goesIn: { piece: part.fate === 'refitted' ? 'same' : 'new', faces },
@@ -171,8 +226,8 @@ export class Work {
   }
 
   async set(): Promise<void> {
-    const { unit } = await this.record();
-    if (FAMILIES[unit.family].hasGap)
+    const { family } = await this.record();
+    if (family.hasGap)
       await must(
         signOff(this.db, this.next('signed-off', 'set', undefined, 10), {
           station: 'set',
@@ -216,9 +271,18 @@ export class Work {
   }
 }
 
+/** What wears out and is never used again. */
+const SEALS: readonly PartKind[] = ['cup', 'plunger-seal', 'end-seal', 'square-seal', 'cross-over-seal', 'o-ring'];
+
+const bored = (unit: UnitRecord['unit']): Geometry => {
+  if (unit.geometry === null) throw new Error(`${unit.id} has no bore`);
+  return unit.geometry;
+};
+
 const dimsOf = (part: TrayPart, wheel: boolean, nominalMm: number): TrayPart['dims'] => {
   switch (part.kind) {
     case 'cup':
+    case 'plunger-seal':
       return { lengthMm: wheel ? 6 : 7 };
     case 'boot':
       return wheel
@@ -228,7 +292,12 @@ const dimsOf = (part: TrayPart, wheel: boolean, nominalMm: number): TrayPart['di
       return { idMm: 9, odMm: 18 };
     case 'circlip':
       return { thickMm: 1.2 };
+    case 'square-seal':
+      return { csMm: 3.6 };
+    case 'dust-seal':
+      return { odMm: Math.round(nominalMm + 6) };
     case 'piston':
+    case 'plunger':
       return { diaMm: Math.round((nominalMm - 0.045) * 1000) / 1000 };
     case 'spring':
       return { lengthMm: wheel ? 12 : 41 };

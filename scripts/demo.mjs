@@ -18,14 +18,20 @@ if (!(await portFree(port))) stop(`Port ${port} is taken. Stop what runs there, 
 await install();
 
 const mark = join(data, 'demo-pins.json');
-if (args.includes('--reset')) {
+// A demo whose tables are of another version is made up anew: nothing of anybody's is in it.
+const version = readFileSync(join(ROOT, 'src/db/migrations/meta/_journal.json'), 'utf8');
+const versionFile = join(data, 'demo-version');
+const outdated = existsSync(mark) && (!existsSync(versionFile) || readFileSync(versionFile, 'utf8') !== version);
+if (args.includes('--reset') || outdated) {
   if (existsSync(join(data, 'eddrin.db')) && !existsSync(mark))
     stop(`${data} holds a shop that is not the demo; it is not thrown away. Choose another folder with EDDRIN_DATA.`);
-  say('starting over: the demo’s data is thrown away');
+  say(outdated ? 'the demo was made by another version: it is made up anew' : 'starting over: the demo’s data is thrown away');
   for (const name of ['eddrin.db', 'eddrin.db-wal', 'eddrin.db-shm', 'photos', 'rig-truth.json', 'demo-pins.json'])
     rmSync(join(data, name), { recursive: true, force: true });
 }
-if (!existsSync(mark)) {
+/** Makes the shop up, unless it is there already. */
+const seed = async () => {
+  if (existsSync(mark)) return;
   if (existsSync(join(data, 'eddrin.db'))) {
     // A seed that was broken off leaves a database without the mark of a finished one.
     if (!existsSync(join(data, 'demo-seeding'))) stop(`${data} holds a shop that is not the demo. Choose another folder with EDDRIN_DATA.`);
@@ -34,9 +40,11 @@ if (!existsSync(mark)) {
   writeFileSync(join(data, 'demo-seeding'), '');
   say('making up the demo shop: people, kits, units and their histories …');
   await run(process.execPath, ['--import', 'tsx', 'demo/seed.ts'], { EDDRIN_DATA: data }, 'The demo could not be made up.');
+  writeFileSync(versionFile, version);
   rmSync(join(data, 'demo-seeding'));
-}
-await build('.next');
+};
+// One core makes the shop up while the other builds.
+await Promise.all([seed(), build('.next')]);
 
 const rigPort = await anyPort();
 const tokenFile = join(data, 'demo-token');

@@ -4,12 +4,14 @@ import { openBrowser, signIn } from '../tests/browser/browser';
 // npx tsx scripts/screenshots.ts [origin] [folder] [name …]: a PNG of each main view, from a running demo.
 const [origin = 'http://localhost:3000', folder = 'docs/screenshots', ...only] = process.argv.slice(2);
 
-/** Views by name: the address, or the demo's tag by its place in the route. */
+/** Views by name: the address, or the station at which a unit stands, or a family at Strip and a side of it. */
 const VIEWS: Readonly<Record<string, string>> = {
   'sign-in': '/sign-in',
   rack: '/',
   'book-in': '/book-in',
-  'unit-strip': 'strip',
+  'unit-strip': 'Valve master: /strip?view=guide',
+  'unit-stuck': 'Clutch slave: /strip?view=stuck',
+  'unit-clean': 'clean',
   'unit-gauge': 'gauge',
   'unit-judge': 'judge',
   'unit-hone': 'hone',
@@ -20,6 +22,7 @@ const VIEWS: Readonly<Record<string, string>> = {
   kits: '/kits',
   book: '/book',
   rules: '/rules',
+  families: '/rules/families',
 };
 
 const browser = await openBrowser();
@@ -44,9 +47,20 @@ const trayAt = async (station: string): Promise<string> => {
   }
   throw new Error(`no tray shows ${station}`);
 };
+/** A unit of a family that stands at Strip, at one side of it. */
+const atStrip = async (label: string, path: string): Promise<string> => {
+  await page.goto(origin);
+  const tray = `section[aria-label="Booked in, strip"] a[data-tray]:has(svg[aria-label="${label}"])`;
+  return `${await page.$eval(tray, (a) => (a as HTMLAnchorElement).href)}${path}`;
+};
+const addressOf = async (view: string): Promise<string> => {
+  if (view.startsWith('/')) return `${origin}${view}`;
+  const [label, path] = view.split(': ');
+  return path === undefined ? trayAt(view) : atStrip(label as string, path);
+};
 for (const [name, view] of Object.entries(VIEWS)) {
   if (!wanted(name) || name === 'sign-in') continue;
-  await page.goto(view.startsWith('/') ? `${origin}${view}` : await trayAt(view), { waitUntil: 'load' });
+  await page.goto(await addressOf(view), { waitUntil: 'load' });
   // The next wait to ring is drawn once the page runs.
   await page.waitForFunction(() => /SQ-\d/.test(document.querySelector('header')?.textContent ?? ''));
   await page.screenshot({ path: `${folder}/${name}.png` });

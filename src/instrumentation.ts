@@ -6,4 +6,6 @@ export async function register(): Promise<void> {
   const db = await theDb();
   await migrateDb(db);
   await breakLostRuns(db, Date.now());
+  const { sweepPhotos } = await import('./db/stations/photos');
+  await sweepPhotos();
 }

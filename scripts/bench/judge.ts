@@ -1,6 +1,7 @@
 import { judgeBore } from '@/core/bore/judge';
 import { MARK_KINDS } from '@/core/bore/mark';
-import { defaultGeometry, FAMILIES } from '@/core/family/family';
+import { masterTandem } from '@/core/family/anatomy/master-tandem';
+import { geometryAt } from '@/core/family/family';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
 import { seeded } from '../../demo/random';
 import { type Line, median, timed } from './line';
@@ -8,7 +9,7 @@ import { type Line, median, timed } from './line';
 /** Judging 60 readings and 40 marks, in Node. */
 export async function judgeLine(): Promise<Line> {
   const random = seeded(3);
-  const geometry = defaultGeometry(FAMILIES['master-tandem'], 22.225);
+  const geometry = geometryAt(masterTandem.drawing as NonNullable<typeof masterTandem.drawing>, 22.225);
   const readings = Array.from({ length: 60 }, (_, i) => ({
     xMm: 3 + Math.floor(i / 4) * 6,
     clockDeg: (i % 4) * 45,

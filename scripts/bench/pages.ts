@@ -5,6 +5,7 @@ import type { Db } from '@/db/connection';
 import { onTheRack } from '@/db/rack';
 import { PEOPLE } from '../../demo/people';
 import { type Line, median, timed } from './line';
+import { withManyPhotos } from './many-photos';
 
 const [WARM_UP, ROUNDS] = [40, 60];
 const [OURS, EMPTY] = [4711, 4712];
@@ -17,6 +18,7 @@ export async function pageLines(db: Db): Promise<readonly Line[]> {
   const pages = {
     rack: '/',
     'unit, strip': `/units/${tagAt('strip')}/strip`,
+    'unit, strip, 200 photos': `/units/${await withManyPhotos(db)}/strip`,
     'unit, judge': `/units/${tagAt('judge')}/judge`,
     'unit, kit': `/units/${tagAt('kit')}/kit`,
     'unit, prove': `/units/${tagAt('prove')}/prove`,

@@ -10,7 +10,7 @@ export const metadata: Metadata = {
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 /** Follows the system's theme until the person switches; runs before the first paint. */
-const FOLLOW_SYSTEM = `if(!document.documentElement.dataset.theme&&matchMedia('(prefers-color-scheme: dark)').matches)document.documentElement.dataset.theme='bench'`;
+const FOLLOW_SYSTEM = `if(!document.documentElement.dataset.theme&&matchMedia('(prefers-color-scheme: dark)').matches)document.documentElement.dataset.theme='bench';window.__webpack_nonce__=document.currentScript.nonce`;
 
 export default async function RootLayout({ children }: { readonly children: ReactNode }) {
   const theme = (await cookies()).get('theme')?.value;

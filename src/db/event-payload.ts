@@ -2,7 +2,9 @@ import { createSelectSchema } from 'drizzle-zod';
 import { z } from 'zod';
 import {
   certificates,
+  findings,
   gaugings,
+  guideTicks,
   marks,
   parts,
   photos,
@@ -12,6 +14,7 @@ import {
   steps,
   stockMoves,
   timers,
+  treatments,
   units,
   verdicts,
 } from './tables';
@@ -31,6 +34,9 @@ export const TRACKED = {
   signatures,
   certificates,
   photos,
+  guideTicks,
+  treatments,
+  findings,
 } as const;
 export type TrackedName = keyof typeof TRACKED;
 export const TRACKED_NAMES = Object.keys(TRACKED) as readonly TrackedName[];
@@ -56,6 +62,9 @@ const ChangeDoor = z.discriminatedUnion('table', [
   change('signatures'),
   change('certificates'),
   change('photos'),
+  change('guideTicks'),
+  change('treatments'),
+  change('findings'),
 ]);
 
 export const EventPayload = z.strictObject({ version: z.literal(1), changes: z.array(ChangeDoor) });

@@ -1,13 +1,14 @@
 import { asc, eq, sql, sum } from 'drizzle-orm';
 import { z } from 'zod';
+import { COMPLAINT_NAMES } from '@/core/book-in/complaint';
 import type { Judgement } from '@/core/bore/judge';
 import { MARK_KINDS } from '@/core/bore/mark';
 import { GeometryDoor } from '@/core/family/geometry-door';
+import { familyOf, VariantDoor } from '@/core/family/variant-door';
 import { DimsDoor } from '@/core/kit/kit-door';
 import { STATIONS } from '@/core/route/station';
 import { type TrayPart, TrayPartDoor } from '@/core/strip/tray-door';
-import { COMPLAINT_NAMES } from '@/core/unit/complaint';
-import type { MarkRecord, SavedVerdict, Step, Unit, UnitRecord } from '@/core/unit/unit-record';
+import type { GuideTick, MarkRecord, SavedVerdict, Step, Unit, UnitRecord } from '@/core/unit/unit-record';
 import type { Db, Reader } from './connection';
 import type { Row } from './event-payload';
 import { stockMoves } from './tables';
@@ -28,6 +29,7 @@ const unitQuery = (db: Pick<Db, 'query'>) =>
     where: (u) => eq(u.id, sql.placeholder('unitId')),
     with: {
       job: { with: { customer: true } },
+      variant: { columns: { variant: true } },
       parts: { orderBy: (p) => asc(p.seq) },
       gaugings: {
         orderBy: (g) => asc(g.at),
@@ -41,6 +43,9 @@ const unitQuery = (db: Pick<Db, 'query'>) =>
       rigRuns: { columns: { samples: false, analysis: false }, orderBy: (r) => asc(r.startedAt) },
       signatures: { orderBy: (s) => asc(s.at) },
       photos: { orderBy: (p) => asc(p.at) },
+      guideTicks: { orderBy: (t) => asc(t.at) },
+      treatments: { orderBy: (t) => asc(t.at) },
+      findings: { orderBy: (f) => asc(f.at) },
     },
   });
 
@@ -54,7 +59,24 @@ export async function loadUnit(db: Pick<Db, 'query'>, unitId: string): Promise<U
   prepared.set(db, query);
   const row = await query.execute({ unitId });
   if (row === undefined) return undefined;
-  const { job, parts, gaugings, marks, verdicts, steps, stockMoves: moves, timers, rigRuns, signatures, photos, ...unit } = row;
+  const {
+    job,
+    parts,
+    gaugings,
+    marks,
+    verdicts,
+    steps,
+    stockMoves: moves,
+    timers,
+    rigRuns,
+    signatures,
+    photos,
+    variant,
+    guideTicks,
+    treatments,
+    findings,
+    ...unit
+  } = row;
   return {
     unit: toUnit(unit),
     job: {
@@ -66,6 +88,7 @@ export async function loadUnit(db: Pick<Db, 'query'>, unitId: string): Promise<U
       complaintText: job.complaintText,
       promisedAt: job.promisedAt,
     },
+    family: familyOf(unit.family, variant === null ? null : VariantDoor.parse(variant.variant)),
     tray: parts.map(toPart),
     gaugings,
     marks: marks.map(toMark),
@@ -83,11 +106,15 @@ export async function loadUnit(db: Pick<Db, 'query'>, unitId: string): Promise<U
     runs: rigRuns,
     signatures,
     photos,
+    ticks: guideTicks.map(toTick),
+    treatments,
+    findings,
   };
 }
 
-export const toUnit = (row: Row<'units'>): Unit => ({ ...row, geometry: GeometryDoor.parse(row.geometry) });
-export const toPart = ({ unitId: _, seq: __, ...part }: Row<'parts'>): TrayPart => TrayPartDoor.parse(part);
+export const toUnit = (row: Row<'units'>): Unit => ({ ...row, geometry: GeometryDoor.nullable().parse(row.geometry) });
+export const toTick = ({ unitId: _, ...tick }: Row<'guideTicks'>): GuideTick => ({ ...tick, dims: DimsDoor.parse(tick.dims) });
+export const toPart = ({ unitId: _, ...part }: Row<'parts'>): TrayPart => TrayPartDoor.parse(part);
 export const toMark = ({ unitId: _, ...m }: Row<'marks'>): MarkRecord => ({ ...m, kind: MarkKindDoor.parse(m.kind) });
 export const toStep = ({ unitId: _, ...s }: Row<'steps'>): Step => ({
   ...s,

@@ -1,10 +1,11 @@
 import { type AnyColumn, and, asc, count, desc, eq, gte, inArray, isNotNull, isNull, or, type SQL, sql } from 'drizzle-orm';
 import { z } from 'zod';
-import { COMPLAINT_NAMES, sayComplaint } from '@/core/unit/complaint';
+import { COMPLAINT_NAMES, sayComplaint } from '@/core/book-in/complaint';
+import { FAMILIES } from '@/core/family/families';
 import type { TrayTag } from '@/core/unit/tray-tag';
 import { tagNumber } from '@/core/unit/unit-record';
 import type { Reader } from './connection';
-import { customers, jobs, units } from './tables';
+import { customers, familyVariants, jobs, units } from './tables';
 
 /** Units in the shop, by due date. */
 export const onTheRack = (db: Reader): Promise<readonly TrayTag[]> => tags(db, isNull(units.exit), asc(units.dueAt), 1000);
@@ -42,6 +43,7 @@ const tags = async (db: Reader, where: SQL | undefined, order: SQL, limit: numbe
       id: units.id,
       tagNo: units.tagNo,
       family: units.family,
+      variantLabel: familyVariants.label,
       station: units.station,
       outcome: units.outcome,
       targetDiaMm: units.targetDiaMm,
@@ -57,11 +59,13 @@ const tags = async (db: Reader, where: SQL | undefined, order: SQL, limit: numbe
     .from(units)
     .innerJoin(jobs, eq(units.jobId, jobs.id))
     .innerJoin(customers, eq(jobs.customerId, customers.id))
+    .leftJoin(familyVariants, eq(units.variantId, familyVariants.id))
     .where(where)
     .orderBy(order)
     .limit(limit);
-  return rows.map(({ complaints, complaintText, ...row }) => ({
+  return rows.map(({ complaints, complaintText, variantLabel, ...row }) => ({
     ...row,
+    familyLabel: variantLabel ?? FAMILIES[row.family].label,
     complaint: sayComplaint(Complaints.parse(complaints), complaintText),
   }));
 };

@@ -1,7 +1,10 @@
 import { relations } from 'drizzle-orm';
 import {
   customers,
+  familyVariants,
+  findings,
   gaugings,
+  guideTicks,
   jobs,
   kitItems,
   kits,
@@ -14,6 +17,7 @@ import {
   steps,
   stockMoves,
   timers,
+  treatments,
   units,
   verdicts,
 } from './tables';
@@ -22,6 +26,7 @@ import {
 
 export const unitRelations = relations(units, ({ one, many }) => ({
   job: one(jobs, { fields: [units.jobId], references: [jobs.id] }),
+  variant: one(familyVariants, { fields: [units.variantId], references: [familyVariants.id] }),
   parts: many(parts),
   gaugings: many(gaugings),
   marks: many(marks),
@@ -32,10 +37,24 @@ export const unitRelations = relations(units, ({ one, many }) => ({
   rigRuns: many(rigRuns),
   signatures: many(signatures),
   photos: many(photos),
+  guideTicks: many(guideTicks),
+  treatments: many(treatments),
+  findings: many(findings),
 }));
 
 const ofUnit = (
-  table: typeof parts | typeof marks | typeof verdicts | typeof steps | typeof timers | typeof rigRuns | typeof signatures | typeof photos,
+  table:
+    | typeof parts
+    | typeof marks
+    | typeof verdicts
+    | typeof steps
+    | typeof timers
+    | typeof rigRuns
+    | typeof signatures
+    | typeof photos
+    | typeof guideTicks
+    | typeof treatments
+    | typeof findings,
 ) => relations(table, ({ one }) => ({ unit: one(units, { fields: [table.unitId], references: [units.id] }) }));
 
 export const partRelations = ofUnit(parts);
@@ -46,6 +65,9 @@ export const timerRelations = ofUnit(timers);
 export const rigRunRelations = ofUnit(rigRuns);
 export const signatureRelations = ofUnit(signatures);
 export const photoRelations = ofUnit(photos);
+export const guideTickRelations = ofUnit(guideTicks);
+export const treatmentRelations = ofUnit(treatments);
+export const findingRelations = ofUnit(findings);
 
 export const jobRelations = relations(jobs, ({ one }) => ({
   customer: one(customers, { fields: [jobs.customerId], references: [customers.id] }),

@@ -1,4 +1,6 @@
 import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { METHOD_NAMES, STUCK_STATES, TREATMENT_RESULTS } from '@/core/clean/treatment';
+import { UNIT_KINDS } from '@/core/family/family-name';
 
 // Times are ms since 1970 UTC, lengths mm, depths µm, pressures bar, volumes ml. JSON columns are parsed by their doors on the way out.
 
@@ -96,6 +98,16 @@ export const jobs = sqliteTable(
   (t) => [index('jobs_customer').on(t.customerId)],
 );
 
+/** The shop's own forms of a family. A row is never changed: what replaces it is named in it, and units keep the one they came in by. */
+export const familyVariants = sqliteTable('family_variants', {
+  id: id(),
+  label: text().notNull(),
+  variant: text({ mode: 'json' }).notNull(),
+  at: time().notNull(),
+  personId: text().notNull(),
+  replacedBy: text(),
+});
+
 export const units = sqliteTable(
   'units',
   {
@@ -104,11 +116,12 @@ export const units = sqliteTable(
       .notNull()
       .references(() => jobs.id),
     tagNo: integer().notNull().unique(),
-    family: text({ enum: ['master-single', 'master-tandem', 'wheel-double'] }).notNull(),
+    family: text({ enum: UNIT_KINDS }).notNull(),
+    variantId: text().references(() => familyVariants.id),
     position: text().notNull(),
     identityMarks: text().notNull(),
     material: text({ enum: ['cast-iron', 'alloy', 'alloy-anodised', 'sleeve-stainless', 'sleeve-brass', 'sleeve-steel'] }).notNull(),
-    geometry: text({ mode: 'json' }).notNull(),
+    geometry: text({ mode: 'json' }),
     pistonDiaMm: real(),
     dueAt: time().notNull(),
     createdAt: time().notNull(),
@@ -158,7 +171,8 @@ export const parts = sqliteTable(
   {
     id: id(),
     unitId: ofUnit(),
-    seq: integer().notNull(),
+    /** Parts that were added lie between whole numbers. */
+    seq: real().notNull(),
     slotId: text().notNull(),
     kind: text().notNull(),
     name: text().notNull(),
@@ -167,8 +181,8 @@ export const parts = sqliteTable(
     condition: text(),
     faces: text({ enum: ['open', 'blind'] }),
     dims: text({ mode: 'json' }).notNull(),
+    checks: text({ mode: 'json' }).notNull(),
     note: text().notNull(),
-    photoId: text(),
     fate: text({ enum: ['refitted', 'replaced', 'binned'] }),
     goesIn: text({ mode: 'json' }),
   },
@@ -304,10 +318,79 @@ export const timers = sqliteTable(
     startedAt: time().notNull(),
     endsAt: time().notNull(),
     personId: text().notNull(),
+    ownerId: text().notNull(),
+    rungAt: time(),
     doneAt: time(),
   },
   (t) => [index('timers_unit').on(t.unitId), index('timers_open').on(t.doneAt, t.endsAt)],
 );
+
+/** A step of the strip guide that was done. */
+export const guideTicks = sqliteTable(
+  'guide_ticks',
+  {
+    id: id(),
+    unitId: ofUnit(),
+    stepId: text().notNull(),
+    at: time().notNull(),
+    personId: text().notNull(),
+    note: text().notNull(),
+    dims: text({ mode: 'json' }).notNull(),
+  },
+  (t) => [index('guide_ticks_unit').on(t.unitId)],
+);
+
+/** What was done to a body: attempts to free it, and cleanings. */
+export const treatments = sqliteTable(
+  'treatments',
+  {
+    id: id(),
+    unitId: ofUnit(),
+    at: time().notNull(),
+    personId: text().notNull(),
+    method: text({ enum: METHOD_NAMES }).notNull(),
+    state: text({ enum: STUCK_STATES }),
+    pressureBar: real(),
+    minutes: real(),
+    result: text({ enum: TREATMENT_RESULTS }).notNull(),
+    note: text().notNull(),
+  },
+  (t) => [index('treatments_unit').on(t.unitId)],
+);
+
+/** Tests that were made, and causes that were confirmed or ruled out. */
+export const findings = sqliteTable(
+  'findings',
+  {
+    id: id(),
+    unitId: ofUnit(),
+    at: time().notNull(),
+    personId: text().notNull(),
+    about: text({ enum: ['test', 'cause'] }).notNull(),
+    name: text().notNull(),
+    answer: text({ enum: ['yes', 'no'] }).notNull(),
+  },
+  (t) => [index('findings_unit').on(t.unitId)],
+);
+
+/** Versions of the shop's likelihoods of causes; the newest is in force. */
+export const causeModels = sqliteTable('cause_models', {
+  id: id(),
+  version: integer().notNull().unique(),
+  at: time().notNull(),
+  personId: text().notNull(),
+  note: text().notNull(),
+  likelihoods: text({ mode: 'json' }).notNull(),
+});
+
+/** A person's calendar address; the key in it is kept hashed, and a new one takes its place. */
+export const calendarKeys = sqliteTable('calendar_keys', {
+  personId: text()
+    .primaryKey()
+    .references(() => people.id, { onDelete: 'cascade' }),
+  hash: text().notNull(),
+  at: time().notNull(),
+});
 
 /** A run on the rig, stored whole. `analysis` holds the air check and the hold test. */
 export const rigRuns = sqliteTable(
@@ -364,6 +447,16 @@ export const ruleSets = sqliteTable('rule_sets', {
 /** Pictures, stored by the hash of their re-encoded bytes outside any served folder. */
 export const photos = sqliteTable(
   'photos',
-  { id: id(), unitId: ofUnit(), hash: text().notNull(), caption: text().notNull(), at: time().notNull(), personId: text().notNull() },
+  {
+    id: id(),
+    unitId: ofUnit(),
+    hash: text().notNull(),
+    caption: text().notNull(),
+    at: time().notNull(),
+    personId: text().notNull(),
+    onKind: text({ enum: ['unit', 'part', 'step', 'mark'] }).notNull(),
+    onId: text().notNull(),
+    phase: text({ enum: ['out', 'in'] }).notNull(),
+  },
   (t) => [index('photos_unit').on(t.unitId)],
 );

@@ -94,5 +94,5 @@ export const isDone = (page: Page, station: string): Promise<unknown> =>
 /** Waits until the page hears keys: until React has taken the server's page over, and done its effects. */
 export const ready = async (page: Page): Promise<void> => {
   await page.waitForFunction(() => Object.keys(document.querySelector('header input') ?? {}).some((k) => k.startsWith('__reactProps')));
-  await page.evaluate(() => new Promise((resolve) => requestIdleCallback(resolve)));
+  await page.evaluate(() => new Promise((resolve) => requestIdleCallback(() => resolve(undefined), { timeout: 500 })));
 };

@@ -22,10 +22,10 @@ beforeAll(async () => {
   browser = await openBrowser();
   joss = await bench('joss-tarrow', '4711');
   pell = await bench('pell-wickert', '2605');
-  const links = await joss.$$eval('section[aria-label="Booked in, strip"] a[data-tray]', (all) =>
+  const links = await joss.$$eval('section[aria-label="Booked in, strip"] a[data-tray]:has(svg[aria-label="Single master"])', (all) =>
     all.map((a) => (a as HTMLAnchorElement).href),
   );
-  unit = links.at(-1) as string;
+  unit = `${links.at(-1)}/strip?view=tray`;
 });
 afterAll(async () => {
   await browser.close();
@@ -41,31 +41,35 @@ const condition = (page: Page, part: string): Promise<string> =>
 
 test('both strip at once: different parts are both kept', async () => {
   for (const page of [joss, pell]) await (page as Page).goto(unit);
+  for (const page of [joss, pell]) await page?.waitForSelector('select[aria-label="Condition of the boot"]');
   await joss?.select('select[aria-label="Condition of the boot"]', 'split');
-  await joss?.waitForFunction(() => document.body.innerText.includes('1 of 11 recorded'));
+  await joss?.waitForFunction(() => document.body.innerText.includes('1 of 11 on the tray'));
   await pell?.select('select[aria-label="Condition of the circlip"]', 'good');
-  await pell?.waitForFunction(() => document.body.innerText.includes('2 of 11 recorded'));
+  await pell?.waitForFunction(() => document.body.innerText.includes('2 of 11 on the tray'));
   expect(await condition(pell as Page, 'boot')).toBe('split');
 });
 
 test('the same part from an old page: the second is shown both versions, and may save again', async () => {
-  await joss?.reload();
-  await pell?.reload();
+  for (const page of [joss, pell]) {
+    await page?.reload();
+    await page?.waitForSelector('select[aria-label="Condition of the boot"]');
+  }
   await joss?.select('select[aria-label="Condition of the stop washer"]', 'good');
-  await joss?.waitForFunction(() => document.body.innerText.includes('3 of 11 recorded'));
+  await joss?.waitForFunction(() => document.body.innerText.includes('3 of 11 on the tray'));
   await pell?.select('select[aria-label="Condition of the stop washer"]', 'bent');
   await shows(pell as Page, /Not saved \(part recorded\): you started from version \d+, the unit is at \d+/);
   await shows(pell as Page, /Theirs, version \d+ Joss Tarrow, today \d+:\d\d: part recorded/);
   await shows(pell as Page, /Yours, from version \d+ part recorded/);
   await pell?.reload();
+  await pell?.waitForSelector('select[aria-label="Condition of the stop washer"]');
   expect(await condition(pell as Page, 'stop washer')).toBe('good');
   // The history is the server's: once it holds one more line, the save has arrived.
-  const lines = (await pell?.$$eval('ol li', (all) => all.length)) ?? 0;
+  const lines = (await pell?.$$eval('aside ol li', (all) => all.length)) ?? 0;
   await pell?.select('select[aria-label="Condition of the stop washer"]', 'bent');
-  await pell?.waitForFunction((n: number) => document.querySelectorAll('ol li').length > n, {}, lines);
+  await pell?.waitForFunction((n: number) => document.querySelectorAll('aside ol li').length > n, {}, lines);
   await joss?.reload();
   await joss?.waitForFunction(
-    () => (document.querySelector('select[aria-label="Condition of the stop washer"]') as HTMLSelectElement).value === 'bent',
+    () => (document.querySelector('select[aria-label="Condition of the stop washer"]') as HTMLSelectElement | null)?.value === 'bent',
   );
 });
 
@@ -77,6 +81,7 @@ test('a line that breaks keeps what was entered, says so, and sends it when it i
   await joss?.setOfflineMode(false);
   await joss?.waitForFunction(() => !document.body.innerText.includes('No connection'), { timeout: 15_000 });
   await joss?.reload();
+  await joss?.waitForSelector('select[aria-label="Condition of the pushrod"]');
   expect(await condition(joss as Page, 'pushrod')).toBe('good');
 });
 
@@ -106,7 +111,7 @@ test('undo takes back one’s own last step, and only that', async () => {
   await joss?.goto(unit);
   await click(joss as Page, 'Undo: part recorded');
   await joss?.waitForFunction(
-    () => (document.querySelector('select[aria-label="Condition of the pushrod"]') as HTMLSelectElement).value === '',
+    () => (document.querySelector('select[aria-label="Condition of the pushrod"]') as HTMLSelectElement | null)?.value === '',
   );
   await pell?.goto(unit);
   await shows(pell as Page, 'undone');

@@ -1,7 +1,7 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { type App, startApp } from './app';
-import { isAt, isDone, Keyboard, shows } from './bench';
+import { isAt, isDone, Keyboard, ready, shows } from './bench';
 import { openBrowser } from './browser';
 
 // A pitted iron tandem master from the counter to its certificate, by three people and by keyboard only.
@@ -81,17 +81,18 @@ test('the counter books it in and gets a tag', async () => {
   // Everything that is missing is said at once, and nothing typed is lost.
   await keys.fill('Telephone', '555 0199');
   await keys.push('Book in and give it a tag');
-  await shows(page, /Customer: who brings it\?.*Machine: what is it off\?.*Bore:.*Promised for:/);
+  await shows(page, /Customer: who brings it\?.*Machine: what is it off\?.*Promised for:.*Bore:/);
   await keys.tabTo('Customer', true);
   await page.keyboard.type('Aldwater Orchards');
   await keys.fill('Machine', 'Orchard sprayer, Hallam-Brook 12');
   await keys.fill('Where on the machine', 'service brake');
   await keys.fill('Marks on it', 'HB 7/8');
   await keys.fill('Promised for', '12312026');
-  await keys.push('Tandem master');
+  await keys.choose('Family', 'Tandem master');
   await keys.fill('Bore as cast or listed', '7/8');
   await shows(page, '7/8 in = 22.225 mm');
   await keys.push('pedal sinks slowly');
+  await shows(page, /What it may be Ask or try next .* \d+ % (pit or score where a cup runs|worn or nicked primary cup)/);
   await keys.fill('In their own words', 'worse when warm');
   await keys.push('Book in and give it a tag');
   await shows(page, 'Booked in: SQ-');
@@ -100,9 +101,29 @@ test('the counter books it in and gets a tag', async () => {
   await signOut();
 });
 
-test('the technician strips it: every part, its condition, its lip, its fate', async () => {
+test('the technician takes it apart by the guide alone, step after step', async () => {
   await signIn('Joss Tarrow', '4711');
   await goToUnit();
+  await isAt(page, 'strip');
+  await keys.skipToWork();
+  const steps = Number(await page.evaluate(() => /Guide 0 of (\d+)/.exec(document.body.innerText)?.[1]));
+  expect(steps).toBeGreaterThan(14);
+  for (let n = 1; n <= steps; n++) {
+    const now = await page.$eval('li[aria-current="step"]', (li) => li.textContent ?? '');
+    if (/^Drive the reservoir roll pins|^Take out the outlet check valves/.test(now.replace(/^\d+/, ''))) await keys.push('There was none');
+    else {
+      await keys.tabTo(`Step ${n} done`);
+      await keys.press('Space');
+    }
+    await page.waitForFunction((text: string) => document.querySelector('li[aria-current="step"]')?.textContent !== text, {}, now);
+    await page.evaluate(() => document.querySelector<HTMLElement>('#station')?.focus());
+  }
+  await shows(page, `Guide ${steps} of ${steps}`);
+  await shows(page, '16 of 16 on the tray');
+});
+
+test('and records every part: its condition, its lip, its fate', async () => {
+  await page.goto(`${app.origin}/units/${tag}/strip?view=tray`);
   await isAt(page, 'strip');
   await keys.skipToWork();
   const tray: readonly [string, string, string?][] = [
@@ -126,7 +147,6 @@ test('the technician strips it: every part, its condition, its lip, its fate', a
     if (/cup$/.test(name)) await keys.push(/^lip to the (left|right)$/);
     if (diaMm !== undefined) await keys.fill(`${name}, ⌀`, diaMm);
   }
-  await shows(page, '14 of 14 recorded');
   await shows(page, 'piston 22.180 mm');
   await keys.push('Strip done');
   await shows(page, 'Signed off. A lead can reopen it');
@@ -137,8 +157,8 @@ test('the server is killed and comes back: everything acknowledged is there', as
   await app.restart();
   await page.goto(`${app.origin}/units/${tag}`);
   await isAt(page, 'clean');
-  await page.goto(`${app.origin}/units/${tag}/strip`);
-  await shows(page, '14 of 14 recorded');
+  await page.goto(`${app.origin}/units/${tag}/strip?view=tray`);
+  await shows(page, '16 of 16 on the tray');
   const fates = await page.$$eval('select[aria-label^="Fate of"]', (all) => all.map((s) => (s as HTMLSelectElement).value));
   expect(fates.filter((f) => f === 'replaced').length).toBe(6);
   await shows(page, 'pedal sinks slowly · worse when warm');
@@ -146,11 +166,13 @@ test('the server is killed and comes back: everything acknowledged is there', as
 
 test('cleans and gauges it', async () => {
   await nextStation('clean');
-  for (const point of [/^Every deposit off/, /^Whatever freed/, /^Ports and drillings/]) {
-    await keys.tabTo(point);
-    await keys.press('Space');
+  await shows(page, 'Nothing has been done to clean it yet. Not yet seen open: rear compensating port, front compensating port.');
+  for (const name of ['Done: brake cleaner', 'Cleared: rear compensating port', 'Cleared: front compensating port', 'Looked at again']) {
+    await keys.skipToWork();
+    await keys.push(name);
+    await ready(page);
   }
-  await keys.fill('How it was cleaned', 'brake cleaner, brush, dry air');
+  await shows(page, 'Looked at again since it was last cleaned.');
   await keys.push('Clean and dry');
   await shows(page, 'Signed off. A lead can reopen it');
   await nextStation('gauge');

@@ -56,7 +56,7 @@ test('booked in at the counter', async () => {
   const date = await (await page.$('#promisedDate'))?.boundingBox();
   await page.touchscreen.tap((date?.x ?? 0) + 16, (date?.y ?? 0) + 20);
   await page.keyboard.type('12312026');
-  await tapButton('Wheel cylinder, double');
+  await page.select('#family', 'wheel-double');
   await type('Bore as cast or listed', '22.225');
   await tapButton('wet boot');
   await tapButton('Book in and give it a tag');
@@ -65,6 +65,7 @@ test('booked in at the counter', async () => {
   await tapButton('Go to the unit');
   await isAt(page, 'strip');
   // The counter looks on: nothing on the tray can be changed.
+  await page.waitForSelector('select[aria-label^="Condition"]');
   expect(await page.$$eval('select[aria-label^="Condition"]', (all) => all.every((s) => (s as HTMLSelectElement).disabled))).toBe(true);
   await tapButton('Sign out');
 });
@@ -72,8 +73,9 @@ test('booked in at the counter', async () => {
 test('stripped, with a photo of a part', async () => {
   await signIn(page, app.origin, 'maren-oreland', '180422');
   await atUnit('strip');
+  await tap('[role="tab"]:nth-child(2)');
   const tray = { 'left boot': 'split', 'left piston': 'good', 'left cup': 'hard', 'expander spring': 'good', 'right cup': 'worn' };
-  const rest = { 'right piston': 'good', 'right boot': 'hard', 'bleed screw': 'good' };
+  const rest = { 'right piston': 'good', 'right boot': 'hard', 'bleed screw': 'good', 'bleed cap': 'good' };
   for (const [name, condition] of Object.entries({ ...tray, ...rest })) await choose(`Condition of the ${name}`, condition);
   await type('left piston, ⌀', '22.170');
   await type('right piston, ⌀', '22.170');
@@ -90,7 +92,9 @@ test('stripped, with a photo of a part', async () => {
 test('cleaned and gauged, the tablet standing', async () => {
   await page.setViewport({ width: 768, height: 1024, hasTouch: true });
   await atUnit('clean');
-  for (const box of await page.$$('#station input[type="checkbox"]')) await box.tap();
+  await tap('button[aria-label="Done: ultrasonic bath"]');
+  await tap('button[aria-label="Cleared: bleed screw"]');
+  await tapButton('Looked at again');
   await tapButton('Clean and dry');
   await isDone(page, 'clean');
   await atUnit('gauge');
@@ -142,7 +146,7 @@ test('polished, its kit set aside, closed up', async () => {
   await tapButton('Kit complete');
   await isDone(page, 'kit');
   await atUnit('close-up');
-  for (let i = 0; i < 8; i++) {
+  for (let i = 0; i < 9; i++) {
     const heading = await page.$eval('aside h2', (h) => h.textContent ?? '');
     if (/LEFT CUP$/.test(heading)) await tap('::-p-xpath(//button[contains(., "lip to the right")])');
     else if (/RIGHT CUP$/.test(heading)) await tap('::-p-xpath(//button[contains(., "lip to the left")])');

@@ -45,7 +45,7 @@ const faults = async (): Promise<readonly string[]> => {
 };
 
 describe('the door', () => {
-  test.each(['/', '/kits', '/book', '/rules', '/rig', '/book-in', '/find?q=1', '/units/SQ-0012/prove'])(
+  test.each(['/', '/kits', '/book', '/rules', '/rules/families', '/rules/causes', '/rig', '/book-in', '/find?q=1', '/units/SQ-0012/prove'])(
     '%s leads nobody in',
     async (path) => {
       await page.goto(app.origin + path);
@@ -84,7 +84,19 @@ describe('the door', () => {
 });
 
 describe('every main view, in both themes', () => {
-  const paths = ['/', '/book-in', '/kits', '/rig', '/book', '/rules', '/find?q=tug'];
+  const paths = [
+    '/',
+    '/book-in',
+    '/kits',
+    '/rig',
+    '/book',
+    '/rules',
+    '/rules/families',
+    '/rules/families/master-tandem',
+    '/rules/families/master-lever/edit',
+    '/rules/causes',
+    '/find?q=tug',
+  ];
   const stations = ['strip', 'clean', 'gauge', 'judge', 'hone', 'sleeve', 'kit', 'close-up', 'prove', 'release'];
   beforeAll(() => signIn(page, app.origin, 'maren-oreland', '180422'));
 
@@ -102,6 +114,15 @@ describe('every main view, in both themes', () => {
     }
     await page.setViewport({ width: 1280, height: 800 });
     expect(complaints).toEqual([]);
+  });
+
+  test('pages that follow the rig, one after another, leave a line for the next', async () => {
+    await page.goto(app.origin);
+    const trays = await page.$$eval('a[data-tray]', (all) => all.map((a) => (a as HTMLAnchorElement).href));
+    for (const tray of trays.slice(0, 14)) {
+      await page.goto(`${tray}/prove`);
+      await ready(page);
+    }
   });
 
   test('a view that is not there says so', async () => {
@@ -196,7 +217,7 @@ describe('the shell, by keyboard', () => {
     await page.goto(await unitAt('close-up'));
     await keys.press('t');
     await page.keyboard.type('seal soak');
-    await keys.tabTo('Minutes');
+    await keys.tabTo('How long');
     await page.keyboard.type('1');
     await keys.push('Start');
     await shows(page, 'seal soak 0:01');

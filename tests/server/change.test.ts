@@ -49,7 +49,17 @@ describe('every change', () => {
     const broken = changeUnit(shop.db, await shop.change(unitId, 'signed-off'), () =>
       ok([
         put('units', { ...unit, position: 'nowhere' }),
-        put('timers', { id: 't', unitId: 'no such unit', label: '', startedAt: 0, endsAt: 0, personId: 'tess', doneAt: null }),
+        put('timers', {
+          id: 't',
+          unitId: 'no such unit',
+          label: '',
+          startedAt: 0,
+          endsAt: 0,
+          personId: 'tess',
+          ownerId: 'tess',
+          rungAt: null,
+          doneAt: null,
+        }),
       ]),
     );
     await expect(broken).rejects.toThrow();
@@ -60,15 +70,15 @@ describe('every change', () => {
   test('sent twice with the same id applies once and gives the same answer', async () => {
     const unitId = await shop.book();
     const change = await shop.change(unitId, 'wait-started');
-    const first = await startWait(shop.db, change, 'penetrant soak', 60);
-    const again = await startWait(shop.db, change, 'penetrant soak', 60);
+    const first = await startWait(shop.db, change, { label: 'penetrant soak', minutes: 60 });
+    const again = await startWait(shop.db, change, { label: 'penetrant soak', minutes: 60 });
     expect(again).toEqual(first);
     expect((await shop.record(unitId)).timers.length).toBe(1);
   });
 
   test('to a unit that is not there says so', async () => {
     const change = { ...(await shop.change(await shop.book(), 'wait-started')), unitId: 'nobody' };
-    expect(await startWait(shop.db, change, 'x', 1)).toEqual({ ok: false, error: { code: 'no-such-unit' } });
+    expect(await startWait(shop.db, change, { label: 'x', minutes: 1 })).toEqual({ ok: false, error: { code: 'no-such-unit' } });
   });
 });
 
@@ -99,7 +109,7 @@ describe('booking in', () => {
     const { tray, unit } = await shop.record(await shop.book({ family: 'master-tandem', nominalMm: 25.4 }));
     expect(tray.map((p) => p.slotId).slice(0, 4)).toEqual(['boot', 'circlip', 'stop-washer', 'rear-piston']);
     expect(tray.every((p) => p.found === null && p.fate === null)).toBe(true);
-    expect(unit.geometry.nominalMm).toBe(25.4);
+    expect(unit.geometry?.nominalMm).toBe(25.4);
     expect(unit.station).toBe('strip');
   });
 
@@ -117,8 +127,8 @@ describe('two people on one unit', () => {
   test('the second save from the same version is refused with both versions and what was done since', async () => {
     const unitId = await shop.book();
     const [mine, theirs] = [await shop.change(unitId, 'wait-started'), await shop.change(unitId, 'wait-started', PEOPLE.other)];
-    await startWait(shop.db, { ...theirs, note: 'penetrant soak' }, 'penetrant soak', 60);
-    const clash = await startWait(shop.db, mine, 'approval', 60);
+    await startWait(shop.db, { ...theirs, note: 'penetrant soak' }, { label: 'penetrant soak', minutes: 60 });
+    const clash = await startWait(shop.db, mine, { label: 'approval', minutes: 60 });
     expect(clash).toEqual({
       ok: false,
       error: {
@@ -129,7 +139,7 @@ describe('two people on one unit', () => {
     });
     expect(clash.ok ? [] : saySaveError(clash.error)[0]).toMatch(/started from version 1, the unit is at 2/);
     expect((await shop.record(unitId)).timers.map((t) => t.label)).toEqual(['penetrant soak']);
-    expect((await startWait(shop.db, { ...mine, version: 2 }, 'approval', 60)).ok).toBe(true);
+    expect((await startWait(shop.db, { ...mine, version: 2 }, { label: 'approval', minutes: 60 })).ok).toBe(true);
   });
 
   test('two parts of one tray at once do not clash: both are kept', async () => {
@@ -153,7 +163,7 @@ describe('two people on one unit', () => {
   test('a version from the future is refused too', async () => {
     const unitId = await shop.book();
     const change = { ...(await shop.change(unitId, 'wait-started')), version: 9 };
-    expect(await startWait(shop.db, change, 'x', 1)).toMatchObject({ ok: false, error: { code: 'stale' } });
+    expect(await startWait(shop.db, change, { label: 'x', minutes: 1 })).toMatchObject({ ok: false, error: { code: 'stale' } });
   });
 
   test('fifty at once on one unit: each is applied in turn or refused, and the events have no gap', async () => {
@@ -161,7 +171,7 @@ describe('two people on one unit', () => {
     const changes = await Promise.all(
       Array.from({ length: 50 }, () => shop.change(unitId, 'wait-started', PEOPLE.tech, { version: null })),
     );
-    const results = await Promise.all(changes.map((c) => startWait(shop.db, c, 'soak', 5)));
+    const results = await Promise.all(changes.map((c) => startWait(shop.db, c, { label: 'soak', minutes: 5 })));
     expect(results.every((r) => r.ok)).toBe(true);
     expect((await eventsOf(unitId)).map((e) => e.version)).toEqual(Array.from({ length: 51 }, (_, i) => i + 1));
   });
@@ -169,7 +179,7 @@ describe('two people on one unit', () => {
 
 test('the history is told newest first, with names', async () => {
   const unitId = await shop.book();
-  await startWait(shop.db, { ...(await shop.change(unitId, 'wait-started')), note: 'seal soak' }, 'seal soak', 10);
+  await startWait(shop.db, { ...(await shop.change(unitId, 'wait-started')), note: 'seal soak' }, { label: 'seal soak', minutes: 10 });
   expect((await historyOf(shop.db, unitId)).map((h) => [h.by, h.kind, h.note])).toEqual([
     ['Tess', 'wait-started', 'seal soak'],
     ['Cas', 'booked-in', ''],

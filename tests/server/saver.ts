@@ -7,6 +7,6 @@ const db = await openDb();
 const person = { id: 'tess', name: 'Tess', role: 'technician', bench: null } as const;
 for (let i = 0; ; i++) {
   const change = { eventId: `run-${run}-${i}`, unitId, person, at: Date.now(), version: null, kind: 'wait-started', note: '' } as const;
-  const saved = await startWait(db, change, 'soak', 5);
+  const saved = await startWait(db, change, { label: 'soak', minutes: 5 });
   if (saved.ok) process.stdout.write(`${change.eventId}\n`);
 }

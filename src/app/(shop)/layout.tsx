@@ -5,7 +5,8 @@ import { openWaits } from '@/db/stations/waits';
 import { TopBar } from '@/ui/shell/top-bar';
 import { unitsOf } from '../_server/preferences';
 import { personOrSignIn } from '../_server/who';
-import { signOutAction } from '../actions';
+import { calendarKeyAction, signOutAction } from '../actions/people';
+import { ringWaitAction } from '../actions/unit';
 
 export default async function ShopLayout({ children }: { readonly children: ReactNode }) {
   const person = await personOrSignIn();
@@ -15,7 +16,9 @@ export default async function ShopLayout({ children }: { readonly children: Reac
       <TopBar
         person={person}
         units={await unitsOf()}
-        waits={waits.map((w) => ({ tag: tagOf(w), label: w.label, endsAt: w.endsAt }))}
+        waits={waits.map(({ id, label, endsAt, rung, owner, tagNo }) => ({ id, tag: tagOf({ tagNo }), label, endsAt, rung, owner }))}
+        ring={ringWaitAction}
+        calendarKey={calendarKeyAction}
         signOut={signOutAction}
       />
       <main id="work" tabIndex={-1}>

@@ -1,46 +1,35 @@
 import type { ReactNode } from 'react';
-import { suggestDepths } from '@/core/bore/suggest-grid';
-import { FAMILIES } from '@/core/family/family';
+import { cleaningBody, cleaningFor, drillingsOf } from '@/core/clean/cleaning';
 import { may, type Person } from '@/core/people/role';
-import { sayDia } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import type { Station } from '@/core/route/station';
 import { sayWhyNot, whyNotDone } from '@/core/route/why-not';
 import type { Rules } from '@/core/rules/rule-set';
-import { currentGauging, currentVerdict, factsOf, routeOfUnit } from '@/core/unit/facts-of';
-import { judgeInputOf } from '@/core/unit/judge-input';
+import { factsOf, routeOfUnit } from '@/core/unit/facts-of';
 import { namedNeeds, rankedKits } from '@/core/unit/ranked-kits';
+import { hungPhotos } from '@/core/unit/shown-photos';
 import { tagOf, type UnitRecord } from '@/core/unit/unit-record';
 import { theDb } from '@/db/connection';
 import { everyone } from '@/db/people';
 import { kitStore } from '@/db/stations/kit';
 import { lastRunOf } from '@/db/stations/prove';
 import { certificateOf } from '@/db/stations/release';
-import { BoreChange } from '@/ui/stations/bore-change';
+import { Clean } from '@/ui/stations/clean';
 import { CloseUp } from '@/ui/stations/close-up';
 import { Confirm } from '@/ui/stations/confirm';
-import { Gauge } from '@/ui/stations/gauge';
-import { Judge } from '@/ui/stations/judge';
 import { Kit } from '@/ui/stations/kit';
 import { Prove } from '@/ui/stations/prove';
 import { Release } from '@/ui/stations/release';
-import { Strip } from '@/ui/stations/strip';
 import { SignOffBar } from '@/ui/unit/sign-off-bar';
 import { StationFrame } from '@/ui/unit/station-frame';
-import {
-  abortRunAction,
-  addPhotoAction,
-  boreChangedAction,
-  putKitBackAction,
-  recordPartAction,
-  releaseAction,
-  saveGaugingAction,
-  saveJudgementAction,
-  setKitAsideAction,
-  signAction,
-  signOffAction,
-  startRunAction,
-} from '../actions';
+import { putKitBackAction, setKitAsideAction } from '../actions/kit';
+import { abortRunAction, startRunAction } from '../actions/prove';
+import { releaseAction, signAction } from '../actions/release';
+import { recordPartAction, treatAction } from '../actions/strip';
+import { signOffAction } from '../actions/unit';
+import { BoreWork } from './bore-work';
+import { NotNow } from './not-now';
+import { CausesOf, StripWork } from './strip-work';
 
 type Props = {
   readonly record: UnitRecord;
@@ -54,7 +43,8 @@ type Props = {
 
 /** The work of one station: fetches what it needs and hands it down. */
 export async function StationWork({ record, station, person, units, rules, ledger, now }: Props) {
-  const { unit } = record;
+  const { unit, family } = record;
+  const inShop = unit.exit === null;
   const target = { unitId: unit.id, version: unit.version };
   const stop = routeOfUnit(record).find((s) => s.station === station);
   const atWork = unit.exit === null && stop?.state === 'now' && may(person.role, 'bench');
@@ -97,107 +87,56 @@ export async function StationWork({ record, station, person, units, rules, ledge
               </a>
             </div>
           </div>
+          <div className="mt-4">
+            <CausesOf record={record} open={inShop && may(person.role, 'book-in')} />
+          </div>
         </StationFrame>
       );
     case 'strip':
       return (
         <StationFrame
-          title={`TRAY · from the open end · ${record.tray.filter((p) => p.found !== null).length} of ${record.tray.length} recorded`}
-          note="lip as the drawing above shows it, open end to the left"
+          title={`STRIP · ${record.tray.filter((p) => p.found !== null).length} of ${record.tray.length} on the tray`}
+          note="open end to the left, as in the drawing above"
           ledger={ledger}
           aside={<div className="mb-4">{atWork ? signOff('Strip done') : <NotNow stop={stop} />}</div>}
         >
-          <Strip target={target} tray={record.tray} units={units} recordPart={recordPartAction} addPhoto={addPhotoAction} open={atWork} />
+          <StripWork record={record} units={units} rules={rules} open={atWork} mayFind={may(person.role, 'book-in')} />
         </StationFrame>
       );
     case 'clean':
-      return confirm(
-        'CLEAN',
-        [
-          'Every deposit off the bore; what is left is a mark.',
-          'Whatever freed or cleaned it is rinsed out: alcohol or brake cleaner, dry air.',
-          'Ports and drillings open: light seen through each.',
-        ],
-        'How it was cleaned',
-        'Clean and dry',
+      return (
+        <StationFrame
+          title="CLEAN"
+          ledger={ledger}
+          aside={<div className="mb-4">{signOff('Clean and dry') || <NotNow stop={stop} />}</div>}
+        >
+          <Clean
+            target={target}
+            advice={cleaningFor(cleaningBody(unit.material, record.tray))}
+            drillings={drillingsOf(family, unit.geometry, record.tray)}
+            treatments={record.treatments}
+            judged={unit.geometry !== null}
+            units={units}
+            treat={treatAction}
+            open={inShop && may(person.role, 'bench')}
+          />
+        </StationFrame>
       );
     case 'gauge':
-      return (
-        <Gauge
-          key={unit.version}
-          target={target}
-          depths={suggestDepths(unit.geometry.seals, unit.geometry.lengthMm)}
-          material={unit.material}
-          lengthMm={unit.geometry.lengthMm}
-          nominalMm={unit.geometry.nominalMm}
-          units={units}
-          rules={rules}
-          save={saveGaugingAction}
-          open={atWork}
-          ledger={
-            <>
-              <NotNow stop={stop} />
-              <EarlierGaugings record={record} units={units} />
-              {ledger}
-            </>
-          }
-        />
-      );
-    case 'judge': {
-      const input = judgeInputOf(record, { marks: [], school: null, wallMm: null });
-      if (input === undefined || currentGauging(record) === undefined) {
-        return (
-          <StationFrame title="JUDGE" ledger={ledger} aside={<NotNow stop={stop} />}>
-            <p className="border border-dashed border-line p-8 text-center text-ink2">
-              {input === undefined
-                ? 'The piston has not been measured: a lead reopens Strip and its diameter is entered there. The limit rests on it.'
-                : 'Gauge the bore first: every mark is judged against what the bore measures where it lies.'}
-            </p>
-          </StationFrame>
-        );
-      }
-      return (
-        <Judge
-          key={unit.version}
-          target={target}
-          input={input}
-          marks={record.marks}
-          geometry={unit.geometry}
-          units={units}
-          rules={rules}
-          save={saveJudgementAction}
-          open={atWork}
-          ledger={ledger}
-        />
-      );
-    }
-    case 'hone': {
-      const verdict = currentVerdict(record);
-      if (verdict?.answer.outcome === 'polish') {
-        return confirm(
-          'POLISH',
-          ['Marked places polished by hand with fine paper and fluid; nothing cut.', 'Washed out, dry, no grit in ports or grooves.'],
-          'With what',
-          'Polished and washed',
-        );
-      }
-      return (
-        <StationFrame title="HONE" ledger={ledger} aside={<NotNow stop={stop} />}>
-          {verdict?.answer.targetDiaMm != null && (
-            <p className="mb-4 text-2xl">
-              Cut to <b>{sayDia(verdict.answer.targetDiaMm, units)}</b> {units.length}, never past{' '}
-              {sayDia(verdict.answer.limitDiaMm, units)}
-            </p>
-          )}
-          <BoreChange target={target} station="hone" open={atWork} boreChanged={boreChangedAction} />
-        </StationFrame>
-      );
-    }
+    case 'judge':
+    case 'hone':
     case 'sleeve':
       return (
-        <StationFrame title="SLEEVE · outside work" ledger={ledger} aside={<NotNow stop={stop} />}>
-          <BoreChange target={target} station="sleeve" open={atWork} boreChanged={boreChangedAction} />
-        </StationFrame>
+        <BoreWork
+          record={record}
+          station={station}
+          stop={stop}
+          open={atWork}
+          units={units}
+          rules={rules}
+          ledger={ledger}
+          confirm={confirm}
+        />
       );
     case 'kit': {
       const needs = namedNeeds(record);
@@ -228,9 +167,10 @@ export async function StationWork({ record, station, person, units, rules, ledge
       return (
         <CloseUp
           target={target}
-          family={FAMILIES[unit.family]}
+          family={family}
           tray={record.tray}
           kits={record.setAside.map((s) => s.number)}
+          photos={hungPhotos(record)}
           recordPart={recordPartAction}
           open={atWork}
           ledger={
@@ -251,6 +191,17 @@ export async function StationWork({ record, station, person, units, rules, ledge
         'Set',
       );
     case 'prove': {
+      if (family.proof === 'by-hand')
+        return confirm(
+          'PROVE · by hand',
+          [
+            'Vacuum drawn and held for a minute with the rod at rest: no fall.',
+            'Held again with the rod pressed: no fall, and it returns by itself.',
+            'Check valve holds one way and passes the other.',
+          ],
+          'What was read, and with what',
+          'Proved by hand',
+        );
       const last = await lastRunOf(await theDb(), unit.id);
       return (
         <Prove
@@ -291,7 +242,7 @@ export async function StationWork({ record, station, person, units, rules, ledge
             people={await everyone(db)}
             me={person}
             signatures={record.signatures}
-            needed={FAMILIES[unit.family].brake ? 2 : 1}
+            needed={family.brake ? 2 : 1}
             unmet={unmet}
             open={atWork}
             now={now}
@@ -301,35 +252,4 @@ export async function StationWork({ record, station, person, units, rules, ledge
       );
     }
   }
-}
-
-/** Why there is nothing to do here: done, passed over, or not its turn. */
-function NotNow({ stop }: { readonly stop: ReturnType<typeof routeOfUnit>[number] | undefined }) {
-  if (stop === undefined || stop.state === 'now') return null;
-  if (stop.state === 'done')
-    return <p className="mb-4 border-l-4 border-line pl-3 text-ink2">Signed off. A lead can reopen it with a reason.</p>;
-  const why = stop.state === 'skipped' ? ['This unit does not stop here now.'] : stop.why.map(sayWhyNot);
-  return (
-    <div className="mb-4 border-l-4 border-amber pl-3">
-      {why.map((w) => (
-        <p key={w}>{w}</p>
-      ))}
-    </div>
-  );
-}
-
-function EarlierGaugings({ record, units }: { readonly record: UnitRecord; readonly units: Units }) {
-  const earlier = record.gaugings.filter((g) => g.readings.length > 0);
-  if (earlier.length === 0) return null;
-  return (
-    <section className="mb-4">
-      <h2 className="head mb-1">GAUGED BEFORE</h2>
-      {earlier.map((g) => (
-        <p key={g.id} className="text-ink2">
-          {g.readings.length} readings, {sayDia(Math.min(...g.readings.map((r) => r.diaMm)), units)} to{' '}
-          {sayDia(Math.max(...g.readings.map((r) => r.diaMm)), units)} {units.length}
-        </p>
-      ))}
-    </section>
-  );
 }

@@ -5,7 +5,7 @@ import { demoPins } from '@/db/demo-pins';
 import { everyone } from '@/db/people';
 import { SignIn } from '@/ui/shell/sign-in';
 import { currentPerson } from '../_server/who';
-import { signInAction } from '../actions';
+import { signInAction } from '../actions/people';
 
 export const metadata: Metadata = { title: 'Sign in' };
 

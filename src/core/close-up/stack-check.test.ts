@@ -1,6 +1,6 @@
 import { fc, test as property } from '@fast-check/vitest';
 import { describe, expect, test } from 'vitest';
-import { FAMILIES } from '../family/family';
+import { FAMILIES } from '../family/families';
 import { type Chamber, expectedFacing, NEVER_REUSED, type StackInput, stackCheck } from './stack-check';
 
 const PRESSURES = ['none', 'reservoir', 'working'] as const;

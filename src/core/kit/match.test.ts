@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { FAMILIES } from '../family/family';
+import { FAMILIES } from '../family/families';
 import { emptyTray } from '../strip/tray';
 import type { TrayPart } from '../strip/tray-door';
 import { rankedKits } from '../unit/ranked-kits';

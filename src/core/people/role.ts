@@ -11,6 +11,7 @@ const MAY = {
   override: ['lead', 'owner'],
   reopen: ['lead', 'owner'],
   exit: ['lead', 'owner'],
+  rules: ['lead', 'owner'],
   'sign-first': ['technician', 'lead'],
   'sign-second': ['lead', 'owner'],
 } as const satisfies { readonly [doing: string]: readonly Role[] };

@@ -1,4 +1,4 @@
-import { MM_PER_INCH, PSI_PER_BAR, type Units } from './units';
+import { MM_PER_INCH, N_PER_LBF, PSI_PER_BAR, type Units } from './units';
 
 /** A diameter to 0.001 mm or 0.0001 in, without its unit. */
 export const sayDia = (mm: number, units: Units): string => (units.length === 'mm' ? mm.toFixed(3) : (mm / MM_PER_INCH).toFixed(4));
@@ -34,6 +34,12 @@ export const sayPressure = (bar: number, units: Units): string =>
 
 /** A pressure as a number in the person's unit. */
 export const pressureIn = (bar: number, units: Units): number => (units.pressure === 'bar' ? bar : bar * PSI_PER_BAR);
+
+/** A force with its unit, to two figures and at least whole units. */
+export const sayForce = (newton: number, units: Units): string => {
+  const value = units.force === 'N' ? newton : newton / N_PER_LBF;
+  return `${value < 100 ? value.toFixed(0) : Number(value.toPrecision(2))} ${units.force}`;
+};
 
 /** A volume in ml, to 0.001. */
 export const sayVolume = (ml: number): string => `${Number(ml.toFixed(3))} ml`;

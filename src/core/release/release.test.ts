@@ -4,7 +4,9 @@ import { seeded } from '../../../demo/random';
 import { simulate } from '../../../demo/work';
 import { SOUND } from '../../../devices/rig/chamber';
 import { judgeBore } from '../bore/judge';
-import { defaultGeometry, FAMILIES } from '../family/family';
+import { masterTandem } from '../family/anatomy/master-tandem';
+import { wheelDouble } from '../family/anatomy/wheel-double';
+import { type Drawing, geometryAt } from '../family/family';
 import { analyseRun } from '../prove/run-analysis';
 import { STANDARD_RULES } from '../rules/rule-set';
 import { emptyTray } from '../strip/tray';
@@ -28,8 +30,8 @@ describe('the canonical text', () => {
 
 /** A wheel cylinder gauged twice, cut between, judged, closed up by two people and signed. */
 const record = (): UnitRecord => {
-  const family = FAMILIES['wheel-double'];
-  const geometry = defaultGeometry(family, 22.225);
+  const family = wheelDouble;
+  const geometry = geometryAt(family.drawing as Drawing, 22.225);
   const readings = (diaMm: number) => [18, 21, 24, 38, 41, 44].flatMap((xMm) => [0, 90].map((clockDeg) => ({ xMm, clockDeg, diaMm })));
   const gauging = (id: string, at: number, diaMm: number) => ({
     id,
@@ -45,6 +47,7 @@ const record = (): UnitRecord => {
     jobId: 'j',
     tagNo: 412,
     family: 'wheel-double',
+    variantId: null,
     position: 'rear left',
     identityMarks: 'DN 22',
     material: 'cast-iron',
@@ -80,6 +83,7 @@ const record = (): UnitRecord => {
   });
   return {
     unit,
+    family,
     job: {
       id: 'j',
       customer: 'Aldwater Orchards',
@@ -121,6 +125,34 @@ const record = (): UnitRecord => {
       { id: 's2', personId: 'maren', name: 'Maren', role: 'lead', at: 56 },
     ],
     photos: [],
+    ticks: [],
+    treatments: [
+      {
+        id: 't1',
+        at: 3,
+        personId: 'joss',
+        method: 'soak-penetrant',
+        state: 'seized',
+        pressureBar: null,
+        minutes: 60,
+        result: 'waiting',
+        note: '',
+      },
+      { id: 't2', at: 4, personId: 'joss', method: 'alcohol', state: null, pressureBar: null, minutes: null, result: 'done', note: '' },
+      { id: 't3', at: 5, personId: 'joss', method: 'rinse', state: null, pressureBar: null, minutes: null, result: 'done', note: '' },
+      {
+        id: 't4',
+        at: 6,
+        personId: 'joss',
+        method: 'looked-again',
+        state: null,
+        pressureBar: null,
+        minutes: null,
+        result: 'done',
+        note: '',
+      },
+    ],
+    findings: [],
   };
 };
 
@@ -132,9 +164,9 @@ describe('what a certificate states', () => {
   test('the unit, the bore before and after, the verdict, what went in, and who signed', () => {
     const s = state(record());
     expect([s.number, s.tag, s.unit]).toEqual([7, 'SQ-0412', 'Wheel cylinder, double, ⌀ 7/8 in, rear left']);
-    expect([s.complaint, s.identityMarks, s.bore.material]).toEqual(['wet boot · left side', 'DN 22', 'cast iron']);
-    expect([s.bore.before?.maxMm, s.bore.after?.maxMm, s.bore.limitDiaMm]).toEqual([22.236, 22.28, 22.31]);
-    expect(s.bore.verdict).toEqual(['The bore can be used as it is.']);
+    expect([s.complaint, s.identityMarks, s.bore?.material]).toEqual(['wet boot · left side', 'DN 22', 'cast iron']);
+    expect([s.bore?.before?.maxMm, s.bore?.after?.maxMm, s.bore?.limitDiaMm]).toEqual([22.236, 22.28, 22.31]);
+    expect(s.bore?.verdict).toEqual(['The bore can be used as it is.']);
     expect(s.fitted).toContain('left cup: new');
     expect(s.fitted).toContain('left piston: the unit’s own, inspected');
     expect(s.kits).toEqual(['K-131 Wheel cylinder']);
@@ -150,7 +182,7 @@ describe('what a certificate states', () => {
       ...r,
       steps: r.steps.map((s) => (s.station === 'strip' ? { ...s, station: 'hone' as const, note: '220, then 400' } : s)),
     };
-    expect(state(honed).work).toEqual(['Hone: 220, then 400.']);
+    expect(state(honed).work).toEqual(['Freed: soak in penetrant.', 'Cleaned: alcohol, rinsed out and dried.', 'Hone: 220, then 400.']);
   });
 
   test('what was overridden, by whom and why', () => {
@@ -163,7 +195,7 @@ describe('what a certificate states', () => {
     expect(held.notProved).toEqual(['Return of the piston under load, and behaviour when hot.']);
     const not = state(record(), null);
     expect([not.proved, not.notProved.at(-1)]).toEqual([[], 'Tightness under pressure: it was not held on a rig.']);
-    const tandem = { ...record(), unit: { ...record().unit, family: 'master-tandem' as const } };
+    const tandem = { ...record(), family: masterTandem };
     expect(state(tandem).notProved.slice(0, 2)).toEqual([
       'Pushrod gap on the machine.',
       'Each circuit by itself: both were held together.',

@@ -1,11 +1,11 @@
+import { sayComplaint } from '../book-in/complaint';
 import { MATERIAL_WORDS } from '../bore/material';
-import { FAMILIES } from '../family/family';
+import { METHODS } from '../clean/treatment';
 import { RunAnalysis } from '../prove/run-analysis';
 import { sayNominal } from '../quantity/say';
 import { STATION_WORDS } from '../route/station';
-import { sayComplaint } from '../unit/complaint';
 import { currentGauging, currentVerdict } from '../unit/facts-of';
-import { tagOf, type UnitRecord } from '../unit/unit-record';
+import { sayUnit, tagOf, type UnitRecord } from '../unit/unit-record';
 
 /** What a certificate states. Plain text and numbers only, so that it reads the same in ten years. */
 export type Statement = {
@@ -17,6 +17,7 @@ export type Statement = {
   readonly customer: string;
   readonly complaint: string;
   readonly identityMarks: string;
+  /** Null where there is none. */
   readonly bore: {
     readonly nominal: string;
     readonly material: string;
@@ -25,7 +26,7 @@ export type Statement = {
     readonly after: BoreFigures | null;
     readonly limitDiaMm: number | null;
     readonly verdict: readonly string[];
-  };
+  } | null;
   /** What was done by hand or elsewhere, as the people who did it noted it. */
   readonly work: readonly string[];
   readonly fitted: readonly string[];
@@ -54,28 +55,31 @@ const CAUTIONS: readonly string[] = [
 
 /** The statement of a release, from the unit's own record: what was done, what was proved, and what was not. */
 export const stateRelease = (r: UnitRecord, c: ReleaseContext): Statement => {
-  const family = FAMILIES[r.unit.family];
+  const { family } = r;
   const verdict = currentVerdict(r);
   const analysis = c.run === null ? null : RunAnalysis.parse(c.run.analysis);
   return {
     number: c.number,
     at: c.at,
     tag: tagOf(r.unit),
-    unit: `${family.label}, ⌀ ${sayNominal(r.unit.geometry.nominalMm)}${r.unit.position === '' ? '' : `, ${r.unit.position}`}`,
+    unit: `${sayUnit(r)}${r.unit.position === '' ? '' : `, ${r.unit.position}`}`,
     machine: r.job.machine,
     customer: r.job.customer,
     complaint: sayComplaint(r.job.complaints, r.job.complaintText),
     identityMarks: r.unit.identityMarks,
-    bore: {
-      nominal: sayNominal(r.unit.geometry.nominalMm),
-      material: MATERIAL_WORDS[r.unit.material],
-      pistonDiaMm: r.unit.pistonDiaMm,
-      before: figures(r, 0),
-      after: currentGauging(r) === undefined ? null : figures(r, r.gaugings.length - 1),
-      limitDiaMm: verdict?.answer.limitDiaMm ?? null,
-      verdict: verdict?.answer.reasons ?? [],
-    },
-    work: r.steps.flatMap((s) => (s.note === '' ? [] : [`${STATION_WORDS[s.station]}: ${s.note}.`])),
+    bore:
+      r.unit.geometry === null
+        ? null
+        : {
+            nominal: sayNominal(r.unit.geometry.nominalMm),
+            material: MATERIAL_WORDS[r.unit.material],
+            pistonDiaMm: r.unit.pistonDiaMm,
+            before: figures(r, 0),
+            after: currentGauging(r) === undefined ? null : figures(r, r.gaugings.length - 1),
+            limitDiaMm: verdict?.answer.limitDiaMm ?? null,
+            verdict: verdict?.answer.reasons ?? [],
+          },
+    work: [...sayTreatments(r.treatments), ...r.steps.flatMap((s) => (s.note === '' ? [] : [`${STATION_WORDS[s.station]}: ${s.note}.`]))],
     fitted: r.tray
       .filter((p) => p.goesIn !== null)
       .map((p) => `${p.name}${p.qty > 1 ? ` × ${p.qty}` : ''}: ${p.goesIn?.piece === 'new' ? 'new' : 'the unit’s own, inspected'}`),
@@ -93,6 +97,18 @@ export const stateRelease = (r: UnitRecord, c: ReleaseContext): Statement => {
     cautions: CAUTIONS,
     signatures: r.signatures.map(({ name, role, at }) => ({ name, role, at })),
   };
+};
+
+/** What freed and cleaned the body, each method once. */
+const sayTreatments = (treatments: UnitRecord['treatments']): readonly string[] => {
+  const names = (what: 'freeing' | 'cleaning') => [
+    ...new Set(treatments.filter((t) => METHODS[t.method].for === what && t.method !== 'looked-again').map((t) => METHODS[t.method].label)),
+  ];
+  const [freed, cleaned] = [names('freeing'), names('cleaning')];
+  return [
+    ...(freed.length === 0 ? [] : [`Freed: ${freed.join(', ')}.`]),
+    ...(cleaned.length === 0 ? [] : [`Cleaned: ${cleaned.join(', ')}.`]),
+  ];
 };
 
 const figures = (r: UnitRecord, index: number): BoreFigures | null => {

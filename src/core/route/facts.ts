@@ -2,6 +2,7 @@ import type { BoreOutcome } from '../bore/judge';
 import type { Family } from '../family/family';
 import type { HoldTest } from '../prove/hold-test';
 import type { TrayPart } from '../strip/tray-door';
+import type { Treatment } from '../unit/unit-record';
 import type { Station } from './station';
 
 /** All about a unit that decides where it may go. */
@@ -10,6 +11,9 @@ export type RouteFacts = {
   /** Stations signed off on the unit as it is now. */
   readonly done: readonly Station[];
   readonly tray: readonly TrayPart[];
+  /** Drillings that nobody has seen open yet. */
+  readonly uncleared: readonly string[];
+  readonly treatments: readonly Pick<Treatment, 'method' | 'at'>[];
   /** Readings of the bore as it is now. */
   readonly gauged: boolean;
   /** The saved verdict on those readings. */

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { FAMILIES } from '../family/family';
+import { FAMILIES } from '../family/families';
 import { afterWrongPin, isLocked } from '../people/lock-out';
 import { DOINGS, may, ROLES } from '../people/role';
 import { emptyTray, usualFate } from '../strip/tray';
@@ -18,6 +18,11 @@ const facts = (more: Partial<RouteFacts>): RouteFacts => ({
   family,
   done: ['book-in'],
   tray,
+  treatments: [
+    { method: 'alcohol', at: 1 },
+    { method: 'looked-again', at: 2 },
+  ],
+  uncleared: [],
   gauged: false,
   verdict: null,
   uncovered: null,
@@ -99,9 +104,9 @@ describe('why not', () => {
 test('who may do what', () => {
   expect(Object.fromEntries(ROLES.map((role) => [role, DOINGS.filter((d) => may(role, d))]))).toEqual({
     technician: ['see', 'book-in', 'bench', 'kit', 'sign-first'],
-    lead: ['see', 'book-in', 'bench', 'kit', 'override', 'reopen', 'exit', 'sign-first', 'sign-second'],
+    lead: ['see', 'book-in', 'bench', 'kit', 'override', 'reopen', 'exit', 'rules', 'sign-first', 'sign-second'],
     counter: ['see', 'book-in', 'kit'],
-    owner: ['see', 'book-in', 'override', 'reopen', 'exit', 'sign-second'],
+    owner: ['see', 'book-in', 'override', 'reopen', 'exit', 'rules', 'sign-second'],
   });
 });
 

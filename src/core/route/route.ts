@@ -9,7 +9,7 @@ export type Stop =
   | { readonly station: Station; readonly state: 'ahead'; readonly why: readonly WhyNot[] }
   | { readonly station: Station; readonly state: 'skipped'; readonly because: SkipReason };
 
-export type SkipReason = 'no-gap' | 'not-cut' | 'not-sleeved' | 'not-yet-judged';
+export type SkipReason = 'no-bore' | 'not-held' | 'no-gap' | 'not-cut' | 'not-sleeved' | 'not-yet-judged';
 
 /**
  * The route of a unit: which stations it visits, which are done, where it is, and what holds it.
@@ -50,12 +50,19 @@ export const whyNotNow = (station: Station, route: readonly Stop[]): readonly st
 const skipReason = (station: Station, f: RouteFacts): SkipReason | undefined => {
   const outcome = f.verdict?.outcome;
   switch (station) {
+    case 'gauge':
+    case 'judge':
+      return f.family.bore === 'none' ? 'no-bore' : undefined;
+    case 'prove':
+      return f.family.proof === 'none' ? 'not-held' : undefined;
     case 'set':
       return f.family.hasGap ? undefined : 'no-gap';
     case 'hone':
+      if (f.family.bore === 'none') return 'no-bore';
       if (outcome === undefined || outcome === 'undecided') return 'not-yet-judged';
       return outcome === 'hone' || outcome === 'polish' ? undefined : 'not-cut';
     case 'sleeve':
+      if (f.family.bore === 'none') return 'no-bore';
       if (outcome === undefined || outcome === 'undecided') return 'not-yet-judged';
       return outcome === 'sleeve' ? undefined : 'not-sleeved';
     default:
@@ -65,6 +72,10 @@ const skipReason = (station: Station, f: RouteFacts): SkipReason | undefined => 
 
 export const saySkip = (because: SkipReason): string => {
   switch (because) {
+    case 'no-bore':
+      return 'It has no bore.';
+    case 'not-held':
+      return 'It holds no pressure: there is nothing to prove.';
     case 'no-gap':
       return 'This family has no pushrod gap to set.';
     case 'not-cut':

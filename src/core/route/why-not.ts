@@ -1,5 +1,6 @@
+import { lookedAgain, METHODS, type MethodName, toRinse } from '../clean/treatment';
 import { NEVER_REUSED } from '../close-up/stack-check';
-import { slotFacing } from '../family/family';
+import { partFacing } from '../family/family';
 import { stripFaults } from '../strip/tray';
 import type { RouteFacts } from './facts';
 import { STATION_WORDS, type Station } from './station';
@@ -12,7 +13,9 @@ export type WhyNot =
       readonly parts: readonly string[];
     }
   | { readonly code: 'facing-wrong'; readonly part: string; readonly expected: 'open' | 'blind' }
-  | { readonly code: 'no-readings' | 'no-verdict' | 'scrap' | 'nothing-set-aside' | 'not-proved' }
+  | { readonly code: 'not-rinsed'; readonly methods: readonly MethodName[] }
+  | { readonly code: 'uncleared'; readonly names: readonly string[] }
+  | { readonly code: 'not-cleaned' | 'not-looked-again' | 'no-readings' | 'no-verdict' | 'scrap' | 'nothing-set-aside' | 'not-proved' }
   | { readonly code: 'open-questions'; readonly texts: readonly string[] }
   | { readonly code: 'uncovered'; readonly parts: readonly string[] }
   | { readonly code: 'proof'; readonly outcome: 'fail' | 'hold-longer' }
@@ -23,9 +26,15 @@ export const whyNotDone = (station: Station, f: RouteFacts): readonly WhyNot[] =
   switch (station) {
     case 'strip':
       return byCode(stripFaults(f.tray));
+    case 'clean':
+      return [
+        ...(f.treatments.some((t) => METHODS[t.method].for === 'cleaning') ? [] : [{ code: 'not-cleaned' as const }]),
+        ...(f.uncleared.length === 0 ? [] : [{ code: 'uncleared' as const, names: f.uncleared }]),
+      ];
     case 'gauge':
       return f.gauged ? [] : [{ code: 'no-readings' }];
     case 'judge':
+      if (!lookedAgain(f.treatments)) return [{ code: 'not-looked-again' }];
       if (f.verdict === null) return [{ code: 'no-verdict' }];
       if (f.verdict.outcome === 'scrap') return [{ code: 'scrap' }];
       return f.verdict.outcome === 'undecided' ? [{ code: 'open-questions', texts: f.verdict.toDo }] : [];
@@ -35,6 +44,7 @@ export const whyNotDone = (station: Station, f: RouteFacts): readonly WhyNot[] =
     case 'close-up':
       return closeUpFaults(f);
     case 'prove':
+      if (f.family.proof !== 'rig') return [];
       if (f.proof === null) return [{ code: 'not-proved' }];
       return f.proof === 'pass' ? [] : [{ code: 'proof', outcome: f.proof }];
     case 'release': {
@@ -42,7 +52,6 @@ export const whyNotDone = (station: Station, f: RouteFacts): readonly WhyNot[] =
       return f.signedBy.length >= need ? [] : [{ code: 'signatures', have: f.signedBy.length, need }];
     }
     case 'book-in':
-    case 'clean':
     case 'hone':
     case 'sleeve':
     case 'set':
@@ -54,7 +63,7 @@ export const whyNotDone = (station: Station, f: RouteFacts): readonly WhyNot[] =
 const closeUpFaults = (f: RouteFacts): readonly WhyNot[] => {
   const slotOf = (id: string) => f.family.slots.find((s) => s.id === id);
   const wanted = f.tray.filter((p) => !(p.found === 'absent' && slotOf(p.slotId)?.optional !== false) && p.fate !== 'binned');
-  const faults = [...byCode(stripFaults(f.tray))];
+  const faults = [...byCode(stripFaults(f.tray)), ...rinseFaults(f)];
   const add = (code: 'not-in' | 'not-new' | 'facing-unseen', parts: readonly string[]): void => {
     if (parts.length > 0) faults.push({ code, parts });
   };
@@ -69,13 +78,18 @@ const closeUpFaults = (f: RouteFacts): readonly WhyNot[] => {
       .map((p) => p.name),
   );
   for (const part of wanted) {
-    const slot = slotOf(part.slotId);
-    const expected = slot === undefined ? undefined : slotFacing(f.family, slot);
+    const expected = partFacing(f.family, part);
     if (part.goesIn === null || expected === undefined) continue;
     if (part.goesIn.faces === null) faults.push({ code: 'facing-unseen', parts: [part.name] });
     else if (part.goesIn.faces !== expected) faults.push({ code: 'facing-wrong', part: part.name, expected });
   }
   return faults;
+};
+
+/** Petroleum ruins rubber: whatever freed the body is rinsed out, and somebody says so, before new rubber goes in. */
+const rinseFaults = (f: RouteFacts): readonly WhyNot[] => {
+  const methods = toRinse(f.treatments);
+  return methods.length === 0 ? [] : [{ code: 'not-rinsed', methods }];
 };
 
 type PartFault = { readonly code: 'not-looked' | 'no-condition' | 'no-fate' | 'rubber-reused'; readonly part: string };
@@ -102,6 +116,14 @@ export const sayWhyNot = (w: WhyNot): string => {
       return `Not in yet: ${list(w.parts)}.`;
     case 'not-new':
       return `Must be new, not the old piece: ${list(w.parts)}.`;
+    case 'not-rinsed':
+      return `Rinse and sign first, at Clean: ${w.methods.map((m) => METHODS[m].label).join(', ')} left petroleum in it, and that ruins new rubber.`;
+    case 'not-cleaned':
+      return 'Nothing has been done to clean it yet.';
+    case 'uncleared':
+      return `Not yet seen open: ${list(w.names)}.`;
+    case 'not-looked-again':
+      return 'Look at the bore again after cleaning, and say so at Clean: dirt looks like pits.';
     case 'facing-unseen':
       return `Say which way the lip faces: ${list(w.parts)}.`;
     case 'facing-wrong':

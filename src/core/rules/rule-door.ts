@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { RULE_NAMES, RULES, type Rules } from './rule-set';
+import { RULE_NAMES, RULES, type Rules, STANDARD_RULES } from './rule-set';
 
 const valueDoor = (name: keyof typeof RULES) => z.number().min(RULES[name].min).max(RULES[name].max);
 
@@ -9,7 +9,12 @@ export const RuleOverridesDoor = z
   .nullish()
   .meta({ description: 'Overrides of the shop’s rules for this request.' });
 
-/** A whole stored rule set; rules that the shop has not set are null and take the table or the standard value. */
-export const RulesDoor = z.strictObject(
+const WholeSet = z.strictObject(
   Object.fromEntries(RULE_NAMES.map((name) => [name, RULES[name].standard === null ? valueDoor(name).nullable() : valueDoor(name)])),
-) as unknown as z.ZodType<Rules>;
+);
+
+/** A stored rule set. Rules that the shop has not set are null and take the table; rules that came after it was stored take the standard value. */
+export const RulesDoor = z
+  .record(z.string(), z.unknown())
+  .transform((stored): Readonly<Record<string, unknown>> => ({ ...STANDARD_RULES, ...stored }))
+  .pipe(WholeSet) as unknown as z.ZodType<Rules>;

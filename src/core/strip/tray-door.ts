@@ -3,9 +3,15 @@ import { PART_KIND_NAMES } from '../family/part-kind';
 import { DimsDoor } from '../kit/kit-door';
 import { CONDITIONS } from './tray';
 
+/** Figures in the unit that the name ends in, or the word chosen. */
+export const ChecksDoor = z.record(z.string().min(1).max(40), z.union([z.number().min(-1e6).max(1e6), z.string().min(1).max(60)]));
+export type Checks = z.output<typeof ChecksDoor>;
+
 /** What was found in one slot and what becomes of it. `found` is null until somebody looks. */
 export const TrayPartDoor = z.strictObject({
-  id: z.string().min(1).max(60),
+  id: z.string().min(1).max(80),
+  /** Its place in the row from the open end; parts that were added lie between whole numbers. */
+  seq: z.number(),
   slotId: z.string().min(1).max(60),
   kind: z.enum(PART_KIND_NAMES),
   name: z.string().min(1).max(80),
@@ -15,8 +21,9 @@ export const TrayPartDoor = z.strictObject({
   /** Where its lip faced when it came out. */
   faces: z.enum(['open', 'blind']).nullable(),
   dims: DimsDoor,
+  /** What inspection found: figures and words by the name of the check. */
+  checks: ChecksDoor,
   note: z.string().max(500),
-  photoId: z.string().nullable(),
   fate: z.enum(['refitted', 'replaced', 'binned']).nullable(),
   /** What went back in: the same piece, or a new one; with its lip where a person saw it. Null until it is in. */
   goesIn: z.strictObject({ piece: z.enum(['same', 'new']), faces: z.enum(['open', 'blind']).nullable() }).nullable(),

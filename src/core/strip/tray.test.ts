@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { NEVER_REUSED } from '../close-up/stack-check';
-import { FAMILIES } from '../family/family';
+import { FAMILIES } from '../family/families';
 import { PART_KIND_NAMES, PART_KINDS, type PartKind } from '../family/part-kind';
 import { CONDITIONS, emptyTray, stripFaults, usualFate } from './tray';
 import { type TrayPart, TrayPartDoor } from './tray-door';

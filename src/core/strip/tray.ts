@@ -8,21 +8,21 @@ export type Condition = (typeof CONDITIONS)[number];
 
 /** An empty tray: one row a slot, from the open end. @param newId gives a fresh id for each row */
 export const emptyTray = (family: Family, newId: (slot: Slot) => string): readonly TrayPart[] =>
-  family.slots.map((s) => ({
-    id: newId(s),
-    slotId: s.id,
-    kind: s.kind,
-    name: s.name,
-    qty: s.qty,
-    found: null,
-    condition: null,
-    faces: null,
-    dims: {},
-    note: '',
-    photoId: null,
-    fate: null,
-    goesIn: null,
-  }));
+  family.slots.map((s, seq) => bareRow({ id: newId(s), slotId: s.id, kind: s.kind, name: s.name, qty: s.qty }, seq));
+
+/** A row of which nothing has been said yet. @param seq its place from the open end */
+export const bareRow = (part: Pick<TrayPart, 'id' | 'slotId' | 'kind' | 'name' | 'qty'>, seq: number): TrayPart => ({
+  ...part,
+  seq,
+  found: null,
+  condition: null,
+  faces: null,
+  dims: {},
+  checks: {},
+  note: '',
+  fate: null,
+  goesIn: null,
+});
 
 export type StripFault =
   | { readonly code: 'not-looked' | 'no-condition' | 'no-fate'; readonly part: string }

@@ -2,6 +2,10 @@
 export const EVENT_KINDS = {
   'booked-in': 'booked in',
   'part-recorded': 'part recorded',
+  'part-added': 'part added to the tray',
+  'step-ticked': 'strip step done',
+  treated: 'treated',
+  found: 'found out',
   'signed-off': 'signed off',
   overridden: 'condition overridden',
   gauged: 'gauged',
@@ -27,4 +31,4 @@ export type EventKind = keyof typeof EVENT_KINDS;
 export const NOT_UNDOABLE: readonly EventKind[] = ['booked-in', 'run-started', 'run-ended', 'released', 'exited', 'reopened', 'undone'];
 
 /** What may still be done to a unit that has left the shop. */
-export const AFTER_LEAVING: readonly EventKind[] = ['run-ended', 'reopened', 'photo-added', 'wait-ended'];
+export const AFTER_LEAVING: readonly EventKind[] = ['run-ended', 'reopened', 'photo-added', 'wait-ended', 'found'];

@@ -1,8 +1,9 @@
-import { FAMILIES } from '../family/family';
+import { drillingsOf } from '../clean/cleaning';
 import { assignItems } from '../kit/assign';
 import { needsOf } from '../kit/needs-of';
 import type { RouteFacts } from '../route/facts';
 import { routeOf, type Stop, stationNow } from '../route/route';
+import type { TrayWay } from '../strip/part-state';
 import type { Gauging, SavedVerdict, SetAside, UnitRecord } from './unit-record';
 
 /** The readings of the bore as it is now; undefined when it was cut since, or never gauged. */
@@ -21,9 +22,13 @@ export const factsOf = (r: UnitRecord): RouteFacts => {
   const closedUp = r.steps.find((s) => s.station === 'close-up');
   const run = closedUp === undefined ? undefined : r.runs.filter((x) => x.state === 'finished' && x.startedAt >= closedUp.at).at(-1);
   return {
-    family: FAMILIES[r.unit.family],
+    family: r.family,
     done: r.steps.map((s) => s.station),
     tray: r.tray,
+    treatments: r.treatments,
+    uncleared: drillingsOf(r.family, r.unit.geometry, r.tray)
+      .filter((d) => !r.treatments.some((t) => t.method === d.method && t.note === d.name))
+      .map((d) => d.name),
     gauged: currentGauging(r) !== undefined,
     verdict: verdict === undefined ? null : { outcome: verdict.answer.outcome, toDo: verdict.answer.toDo.map((t) => t.text) },
     uncovered: r.setAside.length === 0 ? null : uncoveredNames(r, r.setAside),
@@ -33,6 +38,10 @@ export const factsOf = (r: UnitRecord): RouteFacts => {
 };
 
 export const routeOfUnit = (r: UnitRecord): readonly Stop[] => routeOf(factsOf(r));
+
+/** Parts come out until the kit is there; then they go in. */
+export const trayWayOf = (r: Pick<UnitRecord, 'steps' | 'tray'>): TrayWay =>
+  r.steps.some((s) => s.station === 'kit') || r.tray.some((p) => p.goesIn !== null) ? 'in' : 'out';
 
 /** What the rack shows of a unit, computed with every change. */
 export const summaryOf = (
@@ -47,7 +56,7 @@ export const summaryOf = (
 };
 
 const uncoveredNames = (r: UnitRecord, setAside: readonly SetAside[]): readonly string[] => {
-  const needs = needsOf(FAMILIES[r.unit.family], r.tray, r.unit.geometry.nominalMm);
+  const needs = needsOf(r.family, r.tray, r.unit.geometry?.nominalMm ?? null);
   const assigned = assignItems(
     needs,
     setAside.flatMap((s) => s.items.map((item) => ({ ...item, qty: item.qty * s.qty }))),

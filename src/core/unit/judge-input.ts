@@ -1,5 +1,6 @@
 import type { JudgeInput } from '../bore/judge';
 import type { School } from '../bore/mark-verdict';
+import { FAMILY_NAMES } from '../family/family-name';
 import { currentGauging } from './facts-of';
 import type { MarkRecord, UnitRecord } from './unit-record';
 
@@ -9,10 +10,11 @@ export const judgeInputOf = (
   entry: { readonly marks: readonly MarkRecord[]; readonly school: School | null; readonly wallMm: number | null },
 ): JudgeInput | undefined => {
   const { unit } = record;
-  if (unit.pistonDiaMm === null) return undefined;
+  const family = FAMILY_NAMES.find((name) => name === unit.family);
+  if (unit.pistonDiaMm === null || unit.geometry === null || family === undefined) return undefined;
   const gauging = currentGauging(record);
   return {
-    family: unit.family,
+    family,
     material: unit.material,
     bore: { lengthMm: unit.geometry.lengthMm, nominalMm: unit.geometry.nominalMm, wallMm: entry.wallMm },
     pistonDiaMm: unit.pistonDiaMm,

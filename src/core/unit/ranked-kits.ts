@@ -1,4 +1,3 @@
-import { FAMILIES } from '../family/family';
 import { type KitMatch, matchKit } from '../kit/match-kit';
 import type { Need } from '../kit/need';
 import { needsOf } from '../kit/needs-of';
@@ -7,7 +6,7 @@ import type { UnitRecord } from './unit-record';
 
 /** What a unit needs, with the parts' names. */
 export const namedNeeds = (r: UnitRecord): readonly (Need & { readonly name: string })[] =>
-  needsOf(FAMILIES[r.unit.family], r.tray, r.unit.geometry.nominalMm).map((n) => ({
+  needsOf(r.family, r.tray, r.unit.geometry?.nominalMm ?? null).map((n) => ({
     ...n,
     name: r.tray.find((p) => p.slotId === n.id)?.name ?? n.id,
   }));

@@ -1,11 +1,12 @@
-import type { WorkedFamily } from '../family/family';
+import type { UnitKind } from '../family/family-name';
 import type { Exit } from './unit-record';
 
 /** What a tray on the rack shows of its unit. */
 export type TrayTag = {
   readonly id: string;
   readonly tagNo: number;
-  readonly family: WorkedFamily;
+  readonly family: UnitKind;
+  readonly familyLabel: string;
   readonly station: string;
   readonly outcome: string | null;
   readonly targetDiaMm: number | null;

@@ -1,14 +1,17 @@
+import type { Complaint } from '../book-in/complaint';
 import type { Judgement } from '../bore/judge';
 import type { Mark } from '../bore/mark';
 import type { Material } from '../bore/material';
 import type { Reading } from '../bore/reading';
-import type { WorkedFamily } from '../family/family';
+import type { MethodName, StuckState, TreatmentResult } from '../clean/treatment';
+import type { Family } from '../family/family';
+import type { UnitKind } from '../family/family-name';
 import type { Geometry } from '../family/geometry';
-import type { KitItem } from '../kit/need';
+import type { Dims, KitItem } from '../kit/need';
 import type { HoldTest } from '../prove/hold-test';
+import { sayNominal } from '../quantity/say';
 import type { Station } from '../route/station';
 import type { TrayPart } from '../strip/tray-door';
-import type { Complaint } from './complaint';
 
 export type Exit = 'released' | 'scrapped' | 'returned';
 
@@ -17,11 +20,14 @@ export type Unit = {
   readonly id: string;
   readonly jobId: string;
   readonly tagNo: number;
-  readonly family: WorkedFamily;
+  readonly family: UnitKind;
+  /** The shop's variant of the family; null for the standard one. */
+  readonly variantId: string | null;
   readonly position: string;
   readonly identityMarks: string;
   readonly material: Material;
-  readonly geometry: Geometry;
+  /** Null where there is no bore. */
+  readonly geometry: Geometry | null;
   /** Measured at strip; null until then. */
   readonly pistonDiaMm: number | null;
   readonly dueAt: number;
@@ -82,9 +88,13 @@ export type SetAside = {
 export type Timer = {
   readonly id: string;
   readonly label: string;
+  /** Who goes and looks when it rings; `personId` started it. */
+  readonly ownerId: string;
   readonly startedAt: number;
   readonly endsAt: number;
   readonly personId: string;
+  /** When a bench first heard it; it rings once. */
+  readonly rungAt: number | null;
   readonly doneAt: number | null;
 };
 export type Run = {
@@ -103,12 +113,55 @@ export type Signature = {
   readonly role: string;
   readonly at: number;
 };
-export type Photo = { readonly id: string; readonly caption: string; readonly at: number };
+/** A picture, on the unit as a whole or on one part, guide step or mark of it; as it came out or as it went in. */
+export type Photo = {
+  readonly id: string;
+  readonly caption: string;
+  readonly at: number;
+  readonly onKind: PhotoSubject['kind'];
+  readonly onId: string;
+  readonly phase: 'out' | 'in';
+};
+export type PhotoSubject = { readonly kind: 'unit' | 'part' | 'step' | 'mark'; readonly id: string };
+
+/** A step of the strip guide that was done, with what was noted and measured at it. */
+export type GuideTick = {
+  readonly id: string;
+  readonly stepId: string;
+  readonly at: number;
+  readonly personId: string;
+  readonly note: string;
+  readonly dims: Dims;
+};
+/** Something done to the body: an attempt to free it, or a cleaning. */
+export type Treatment = {
+  readonly id: string;
+  readonly at: number;
+  readonly personId: string;
+  readonly method: MethodName;
+  /** How the unit stood before it, where it was stuck. */
+  readonly state: StuckState | null;
+  readonly pressureBar: number | null;
+  readonly minutes: number | null;
+  readonly result: TreatmentResult;
+  readonly note: string;
+};
+/** A test that was made, or a cause that was confirmed or ruled out. */
+export type Finding = {
+  readonly id: string;
+  readonly at: number;
+  readonly personId: string;
+  readonly about: 'test' | 'cause';
+  readonly name: string;
+  readonly answer: 'yes' | 'no';
+};
 
 /** Everything on record about a unit but its events and traces. Lists are oldest first. */
 export type UnitRecord = {
   readonly unit: Unit;
   readonly job: Job;
+  /** The family as this unit has it: standard, or the shop's variant. */
+  readonly family: Family;
   readonly tray: readonly TrayPart[];
   readonly gaugings: readonly Gauging[];
   readonly marks: readonly MarkRecord[];
@@ -119,7 +172,14 @@ export type UnitRecord = {
   readonly runs: readonly Run[];
   readonly signatures: readonly Signature[];
   readonly photos: readonly Photo[];
+  readonly ticks: readonly GuideTick[];
+  readonly treatments: readonly Treatment[];
+  readonly findings: readonly Finding[];
 };
+
+/** What a unit is, in one line: its family, and its bore where it has one. */
+export const sayUnit = (r: Pick<UnitRecord, 'family' | 'unit'>): string =>
+  r.unit.geometry === null ? r.family.label : `${r.family.label}, ⌀ ${sayNominal(r.unit.geometry.nominalMm)}`;
 
 /** What stands on a unit's tag: the shop's letters and four figures or more. */
 export const tagOf = (unit: Pick<Unit, 'tagNo'>): string => `SQ-${String(unit.tagNo).padStart(4, '0')}`;

@@ -5,6 +5,8 @@ import { judgeBore } from '../bore/judge';
 import { JudgeRequest } from '../bore/judge-door';
 import { stackCheck } from '../close-up/stack-check';
 import { StackRequest } from '../close-up/stack-door';
+import { HonePlanRequest } from '../hone/hone-door';
+import { honePlan } from '../hone/hone-plan';
 import { KitMatchRequest } from '../kit/kit-door';
 import { kitMatch } from '../kit/kit-match';
 import { airCheck } from '../prove/air-check';
@@ -38,6 +40,7 @@ const calculation = <S extends z.ZodType<{ readonly rules?: RuleOverrides | null
 export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map([
   ['gauge', calculation('What shape is this bore?', GaugeRequest, gaugeBore)],
   ['judge', calculation('Can this bore be saved?', JudgeRequest, judgeBore)],
+  ['hone-plan', calculation('How to cut it?', HonePlanRequest, honePlan)],
   ['stack-check', calculation('Is every seal facing its pressure, and is anything left over?', StackRequest, stackCheck)],
   ['kit-match', calculation('Does this kit cover this unit, and what covers it best?', KitMatchRequest, kitMatch)],
   ['hold-test', calculation('Leaking, or settling?', HoldTestRequest, holdTest)],

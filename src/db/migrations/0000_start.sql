@@ -16,6 +16,23 @@ CREATE TABLE `accounts` (
 );
 --> statement-breakpoint
 CREATE INDEX `accounts_person` ON `accounts` (`user_id`);--> statement-breakpoint
+CREATE TABLE `calendar_keys` (
+	`person_id` text PRIMARY KEY NOT NULL,
+	`hash` text NOT NULL,
+	`at` integer NOT NULL,
+	FOREIGN KEY (`person_id`) REFERENCES `people`(`id`) ON UPDATE no action ON DELETE cascade
+);
+--> statement-breakpoint
+CREATE TABLE `cause_models` (
+	`id` text PRIMARY KEY NOT NULL,
+	`version` integer NOT NULL,
+	`at` integer NOT NULL,
+	`person_id` text NOT NULL,
+	`note` text NOT NULL,
+	`likelihoods` text NOT NULL
+);
+--> statement-breakpoint
+CREATE UNIQUE INDEX `cause_models_version_unique` ON `cause_models` (`version`);--> statement-breakpoint
 CREATE TABLE `certificates` (
 	`id` text PRIMARY KEY NOT NULL,
 	`number` integer NOT NULL,
@@ -38,6 +55,27 @@ CREATE TABLE `customers` (
 );
 --> statement-breakpoint
 CREATE INDEX `customers_name` ON `customers` (`name`);--> statement-breakpoint
+CREATE TABLE `family_variants` (
+	`id` text PRIMARY KEY NOT NULL,
+	`label` text NOT NULL,
+	`variant` text NOT NULL,
+	`at` integer NOT NULL,
+	`person_id` text NOT NULL,
+	`replaced_by` text
+);
+--> statement-breakpoint
+CREATE TABLE `findings` (
+	`id` text PRIMARY KEY NOT NULL,
+	`unit_id` text NOT NULL,
+	`at` integer NOT NULL,
+	`person_id` text NOT NULL,
+	`about` text NOT NULL,
+	`name` text NOT NULL,
+	`answer` text NOT NULL,
+	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `findings_unit` ON `findings` (`unit_id`);--> statement-breakpoint
 CREATE TABLE `gaugings` (
 	`id` text PRIMARY KEY NOT NULL,
 	`unit_id` text NOT NULL,
@@ -49,6 +87,18 @@ CREATE TABLE `gaugings` (
 );
 --> statement-breakpoint
 CREATE INDEX `gaugings_unit` ON `gaugings` (`unit_id`,`at`);--> statement-breakpoint
+CREATE TABLE `guide_ticks` (
+	`id` text PRIMARY KEY NOT NULL,
+	`unit_id` text NOT NULL,
+	`step_id` text NOT NULL,
+	`at` integer NOT NULL,
+	`person_id` text NOT NULL,
+	`note` text NOT NULL,
+	`dims` text NOT NULL,
+	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `guide_ticks_unit` ON `guide_ticks` (`unit_id`);--> statement-breakpoint
 CREATE TABLE `jobs` (
 	`id` text PRIMARY KEY NOT NULL,
 	`customer_id` text NOT NULL,
@@ -104,7 +154,7 @@ CREATE INDEX `marks_unit` ON `marks` (`unit_id`);--> statement-breakpoint
 CREATE TABLE `parts` (
 	`id` text PRIMARY KEY NOT NULL,
 	`unit_id` text NOT NULL,
-	`seq` integer NOT NULL,
+	`seq` real NOT NULL,
 	`slot_id` text NOT NULL,
 	`kind` text NOT NULL,
 	`name` text NOT NULL,
@@ -113,8 +163,8 @@ CREATE TABLE `parts` (
 	`condition` text,
 	`faces` text,
 	`dims` text NOT NULL,
+	`checks` text NOT NULL,
 	`note` text NOT NULL,
-	`photo_id` text,
 	`fate` text,
 	`goes_in` text,
 	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action
@@ -146,6 +196,9 @@ CREATE TABLE `photos` (
 	`caption` text NOT NULL,
 	`at` integer NOT NULL,
 	`person_id` text NOT NULL,
+	`on_kind` text NOT NULL,
+	`on_id` text NOT NULL,
+	`phase` text NOT NULL,
 	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action
 );
 --> statement-breakpoint
@@ -248,12 +301,29 @@ CREATE TABLE `timers` (
 	`started_at` integer NOT NULL,
 	`ends_at` integer NOT NULL,
 	`person_id` text NOT NULL,
+	`owner_id` text NOT NULL,
+	`rung_at` integer,
 	`done_at` integer,
 	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action
 );
 --> statement-breakpoint
 CREATE INDEX `timers_unit` ON `timers` (`unit_id`);--> statement-breakpoint
 CREATE INDEX `timers_open` ON `timers` (`done_at`,`ends_at`);--> statement-breakpoint
+CREATE TABLE `treatments` (
+	`id` text PRIMARY KEY NOT NULL,
+	`unit_id` text NOT NULL,
+	`at` integer NOT NULL,
+	`person_id` text NOT NULL,
+	`method` text NOT NULL,
+	`state` text,
+	`pressure_bar` real,
+	`minutes` real,
+	`result` text NOT NULL,
+	`note` text NOT NULL,
+	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `treatments_unit` ON `treatments` (`unit_id`);--> statement-breakpoint
 CREATE TABLE `unit_events` (
 	`id` text PRIMARY KEY NOT NULL,
 	`unit_id` text NOT NULL,
@@ -274,10 +344,11 @@ CREATE TABLE `units` (
 	`job_id` text NOT NULL,
 	`tag_no` integer NOT NULL,
 	`family` text NOT NULL,
+	`variant_id` text,
 	`position` text NOT NULL,
 	`identity_marks` text NOT NULL,
 	`material` text NOT NULL,
-	`geometry` text NOT NULL,
+	`geometry` text,
 	`piston_dia_mm` real,
 	`due_at` integer NOT NULL,
 	`created_at` integer NOT NULL,
@@ -289,7 +360,8 @@ CREATE TABLE `units` (
 	`bore_changed_at` integer NOT NULL,
 	`exit` text,
 	`exit_at` integer,
-	FOREIGN KEY (`job_id`) REFERENCES `jobs`(`id`) ON UPDATE no action ON DELETE no action
+	FOREIGN KEY (`job_id`) REFERENCES `jobs`(`id`) ON UPDATE no action ON DELETE no action,
+	FOREIGN KEY (`variant_id`) REFERENCES `family_variants`(`id`) ON UPDATE no action ON DELETE no action
 );
 --> statement-breakpoint
 CREATE UNIQUE INDEX `units_tagNo_unique` ON `units` (`tag_no`);--> statement-breakpoint

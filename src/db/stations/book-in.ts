@@ -1,9 +1,11 @@
 import { eq, max } from 'drizzle-orm';
+import type { Complaint } from '@/core/book-in/complaint';
 import type { Material } from '@/core/bore/material';
-import { defaultGeometry, FAMILIES, type WorkedFamily } from '@/core/family/family';
+import { geometryAt } from '@/core/family/family';
+import type { UnitKind } from '@/core/family/family-name';
+import { familyOf, type Variant } from '@/core/family/variant-door';
 import type { Person } from '@/core/people/role';
 import { emptyTray } from '@/core/strip/tray';
-import type { Complaint } from '@/core/unit/complaint';
 import { appendEvent, applyEdits, type Changed } from '../change-unit';
 import type { Db } from '../connection';
 import { put } from '../event-payload';
@@ -15,14 +17,19 @@ export type BookIn = {
   readonly customer: string;
   readonly phone: string;
   readonly machine: string;
-  readonly family: WorkedFamily;
+  readonly family: UnitKind;
+  /** The shop's variant of the family, with its id; null for the standard one. */
+  readonly variant?: { readonly id: string; readonly variant: Variant } | null;
   readonly position: string;
-  readonly nominalMm: number;
+  /** Null where there is no bore. */
+  readonly nominalMm: number | null;
   readonly material: Material;
   readonly complaints: readonly Complaint[];
   readonly complaintText: string;
   readonly identityMarks: string;
   readonly promisedAt: number;
+  /** Tests that the counter had made before it was booked in. */
+  readonly tests?: readonly { readonly name: string; readonly answer: 'yes' | 'no' }[];
 };
 
 /** Books a unit in: its customer (the one of the same name and telephone, if there is one), its job, its tag and its empty tray. */
@@ -48,16 +55,17 @@ export function bookIn(db: Db, person: Person, at: number, b: BookIn): Promise<C
     });
     const [last] = await tx.select({ tagNo: max(units.tagNo) }).from(units);
     const tagNo = (last?.tagNo ?? 0) + 1;
-    const family = FAMILIES[b.family];
+    const family = familyOf(b.family, b.variant?.variant ?? null);
     const unit = {
       id: b.unitId,
       jobId,
       tagNo,
       family: b.family,
+      variantId: b.variant?.id ?? null,
       position: b.position,
       identityMarks: b.identityMarks,
       material: b.material,
-      geometry: defaultGeometry(family, b.nominalMm),
+      geometry: family.drawing === null || b.nominalMm === null ? null : geometryAt(family.drawing, b.nominalMm),
       pistonDiaMm: null,
       dueAt: b.promisedAt,
       createdAt: at,
@@ -84,7 +92,10 @@ export function bookIn(db: Db, person: Person, at: number, b: BookIn): Promise<C
     const changes = await applyEdits(tx, [
       put('units', unit),
       put('steps', step),
-      ...tray.map((part, seq) => put('parts', { ...part, unitId: b.unitId, seq })),
+      ...tray.map((part) => put('parts', { ...part, unitId: b.unitId })),
+      ...(b.tests ?? []).map((t) =>
+        put('findings', { id: `${b.unitId}-test-${t.name}`, unitId: b.unitId, at, personId: person.id, about: 'test' as const, ...t }),
+      ),
     ]);
     await appendEvent(tx, { eventId: `${b.unitId}-booked-in`, unitId: b.unitId, person, at, kind: 'booked-in', note: '' }, 1, changes);
     return { unitId: b.unitId, version: 1, tagNo };

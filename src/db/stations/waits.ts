@@ -3,19 +3,24 @@ import { ok, type Result } from '@/core/result';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
 import type { Db, Reader } from '../connection';
 import { put } from '../event-payload';
-import { timers, units } from '../tables';
+import { people, timers, units } from '../tables';
 
-/** Starts a wait on a unit: a soak, a cure, an order, an answer. @param minutes from 1 up */
-export const startWait = (db: Db, change: Change, label: string, minutes: number): Promise<Result<Changed, ChangeError>> =>
+/** A wait to be: what for, how long (minutes, from 1 up), and who goes and looks; the one who starts it unless somebody else is named. */
+export type NewWait = { readonly label: string; readonly minutes: number; readonly ownerId?: string | null };
+
+/** Starts a wait on a unit: a soak, a cure, an order, an answer. */
+export const startWait = (db: Db, change: Change, wait: NewWait): Promise<Result<Changed, ChangeError>> =>
   changeUnit(db, change, (record, at) =>
     ok([
       put('timers', {
         id: change.eventId,
         unitId: record.unit.id,
-        label,
+        label: wait.label,
         startedAt: at,
-        endsAt: at + minutes * 60_000,
+        endsAt: at + wait.minutes * 60_000,
         personId: change.person.id,
+        ownerId: wait.ownerId ?? change.person.id,
+        rungAt: null,
         doneAt: null,
       }),
     ]),
@@ -27,13 +32,46 @@ export const endWait = (db: Db, change: Change, timerId: string): Promise<Result
     return timer === undefined ? refused('There is no such wait.') : ok([put('timers', { ...timer, unitId: record.unit.id, doneAt: at })]);
   });
 
+/** Says that a wait rang. @returns true to the first who says so: it rings once, whoever listens */
+export const ringWait = (db: Db, timerId: string, now: number): Promise<boolean> =>
+  db.transaction(async (tx) => {
+    const [row] = await tx
+      .select({ rungAt: timers.rungAt, doneAt: timers.doneAt, endsAt: timers.endsAt })
+      .from(timers)
+      .where(eq(timers.id, timerId));
+    if (row === undefined || row.rungAt !== null || row.doneAt !== null || row.endsAt > now) return false;
+    await tx.update(timers).set({ rungAt: now }).where(eq(timers.id, timerId));
+    return true;
+  });
+
+export type OpenWait = {
+  readonly id: string;
+  readonly unitId: string;
+  readonly tagNo: number;
+  readonly label: string;
+  readonly endsAt: number;
+  readonly rung: boolean;
+  readonly ownerId: string;
+  readonly owner: string;
+};
+
 /** Waits that still run on units in the shop, the next to end first. */
-export const openWaits = (
-  db: Reader,
-): Promise<readonly { readonly unitId: string; readonly tagNo: number; readonly label: string; readonly endsAt: number }[]> =>
-  db
-    .select({ unitId: units.id, tagNo: units.tagNo, label: timers.label, endsAt: timers.endsAt })
+export const openWaits = async (db: Reader): Promise<readonly OpenWait[]> => {
+  const rows = await db
+    .select({
+      id: timers.id,
+      unitId: units.id,
+      tagNo: units.tagNo,
+      label: timers.label,
+      endsAt: timers.endsAt,
+      rungAt: timers.rungAt,
+      ownerId: timers.ownerId,
+      owner: people.name,
+    })
     .from(timers)
     .innerJoin(units, eq(timers.unitId, units.id))
+    .innerJoin(people, eq(timers.ownerId, people.id))
     .where(and(isNull(timers.doneAt), isNull(units.exit)))
     .orderBy(asc(timers.endsAt));
+  return rows.map(({ rungAt, ...w }) => ({ ...w, rung: rungAt !== null }));
+};

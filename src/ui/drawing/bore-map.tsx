@@ -113,21 +113,23 @@ export function BoreMap({
           <path d={`M${x(mm) - 5} ${TOP - 10}h10l-5 8Z`} fill="var(--brass)" />
         </g>
       ))}
-      {geometry.ports.flatMap((p) =>
-        (p.side === 'top' ? [0, 360] : [180]).map((deg) => (
-          <ellipse
-            key={`${p.id}-${deg}`}
-            cx={x(p.xMm)}
-            cy={y(deg)}
-            rx={Math.max(2.5, x(p.diaMm / 2) - x(0))}
-            ry={Math.max(2.5, (p.diaMm / 2 / (Math.PI * geometry.nominalMm)) * (y(360) - y(0)))}
-            fill="var(--sheet)"
-            stroke="var(--ink)"
-          >
-            <title>{`${p.id.replaceAll('-', ' ')} at ${sayLength(p.xMm, units)} ${units.length}`}</title>
-          </ellipse>
-        )),
-      )}
+      {geometry.ports
+        .filter((p) => p.side !== 'end')
+        .flatMap((p) =>
+          (p.side === 'top' ? [0, 360] : [180]).map((deg) => (
+            <ellipse
+              key={`${p.id}-${deg}`}
+              cx={x(p.xMm)}
+              cy={y(deg)}
+              rx={Math.max(2.5, x(p.diaMm / 2) - x(0))}
+              ry={Math.max(2.5, (p.diaMm / 2 / (Math.PI * geometry.nominalMm)) * (y(360) - y(0)))}
+              fill="var(--sheet)"
+              stroke="var(--ink)"
+            >
+              <title>{`${p.id.replaceAll('-', ' ')} at ${sayLength(p.xMm, units)} ${units.length}`}</title>
+            </ellipse>
+          )),
+        )}
       {marks.map((m) => (
         <g
           key={m.id}

@@ -1,5 +1,5 @@
 import type { Faces } from '@/core/close-up/stack-check';
-import { cupOutline } from '@/core/family/section';
+import { cupOutline } from '@/core/family/shape/part-shape';
 import { pathOf } from './section-drawing';
 
 /** A cup in section with its lip to one side, open end of the unit to the left; as it lies in the drawing above. */

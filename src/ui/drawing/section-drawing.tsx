@@ -2,9 +2,13 @@ import type { BoreOutcome } from '@/core/bore/judge';
 import type { Lane } from '@/core/bore/lane';
 import type { Family } from '@/core/family/family';
 import type { Geometry } from '@/core/family/geometry';
-import { type Outline, sectionOf } from '@/core/family/section';
+import { PART_KINDS } from '@/core/family/part-kind';
+import { type SectionPart, sectionOf } from '@/core/family/section';
+import type { Outline } from '@/core/family/shape/outline';
 import { sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
+import type { PartState } from '@/core/strip/part-state';
+import type { DrawnPart } from '@/core/unit/drawn-parts';
 import { SignShape } from './verdict-sign';
 
 export type SectionMark = {
@@ -15,105 +19,108 @@ export type SectionMark = {
   readonly outcome: BoreOutcome | null;
 };
 
-const INK = 'var(--ink)';
-const STEEL = 'var(--hair)';
-
-/** The unit cut along its axis, true to scale, with its lanes below and its marks on the bore. Parts that are out are drawn as dashed ghosts. */
-export function SectionDrawing({
-  family,
-  geometry,
-  units,
-  lanes = [],
-  marks = [],
-  present,
-  trayHref,
-}: {
+export type SectionProps = {
   readonly family: Family;
   readonly geometry: Geometry;
   readonly units: Units;
   readonly lanes?: readonly Lane[];
   readonly marks?: readonly SectionMark[];
-  /** Slots whose part is in the unit. */
-  readonly present: ReadonlySet<string>;
-  /** The page that shows the tray; its lines are named by slot. Empty: this page. */
-  readonly trayHref: string;
-}) {
-  const section = sectionOf(family, geometry);
-  const [x0] = section.box;
-  // Wide enough for the names beside the lanes.
-  const width = Math.max(section.box[2], ...lanes.map((l) => l.x1Mm + NAME_MM - x0));
-  const half = section.boreRadiusMm + geometry.wallMm + 2;
+  /** The tray from the open end. */
+  readonly parts: readonly DrawnPart[];
+  /** Put together, or pulled apart with the tray's numbers on the parts. */
+  readonly view: 'together' | 'apart';
+  /** The page that shows the tray; its lines are named by slot. Empty: this page. Null: parts lead nowhere. */
+  readonly trayHref: string | null;
+};
+
+const INK = 'var(--ink)';
+const STATE_WORDS: { readonly [S in PartState]: string } = { in: '', out: ', out', absent: ', absent' };
+
+/** The unit cut along its axis, true to scale, with its lanes below and its marks on the bore. Parts that are out are ghosts, those that never were are crossed out. */
+export function SectionDrawing({ family, geometry, units, lanes = [], marks = [], parts, view, trayHref }: SectionProps) {
+  const section = sectionOf(family, geometry, parts);
+  const apart = view === 'apart';
+  const [x0, y0, w, h] = apart ? section.apartBox : section.box;
+  const r = section.boreRadiusMm;
   const rows = laneRows(lanes);
-  const top = -half - 5;
-  const height = 2 * half + 5.5 + (lanes.length > 0 ? rows.count * 3.4 + 1 : 2);
+  const laneTop = y0 + h + 0.6;
+  const top = y0 - (apart ? 6 : 5);
+  // Wide enough for the names beside the lanes.
+  const width = Math.max(w, ...lanes.map((l) => l.x1Mm + NAME_MM - x0));
+  const height = y0 + h - top + (lanes.length > 0 ? rows.count * 3.4 + 1.5 : 1);
   const ticks = Array.from({ length: Math.floor(geometry.lengthMm / 5) + 1 }, (_, i) => i * 5);
   return (
     // biome-ignore lint/a11y/useSemanticElements: a drawing with links in it
     <svg
       viewBox={`${x0} ${top} ${width} ${height}`}
       role="group"
-      aria-label={`Section of the ${family.label.toLowerCase()}, open end to the left`}
-      className="h-auto max-h-[208px] w-full"
+      aria-label={`Section of the ${family.label.toLowerCase()}, open end to the left${apart ? ', pulled apart' : ''}`}
+      className="section h-auto w-full"
     >
       <defs>
         <pattern id="cut" width="2.6" height="2.6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <rect width="2.6" height="2.6" fill={STEEL} />
+          <rect width="2.6" height="2.6" fill="var(--hair)" />
           <path d="M0 0V2.6" stroke="var(--line)" strokeWidth="0.5" />
         </pattern>
+        <pattern id="turned" width="1.5" height="1.5" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
+          <rect width="1.5" height="1.5" fill="var(--plate)" />
+          <path d="M0 0V1.5" stroke="var(--line)" strokeWidth="0.16" />
+        </pattern>
+        <pattern id="moulded" width="1.3" height="1.3" patternUnits="userSpaceOnUse">
+          <rect width="1.3" height="1.3" fill="var(--sheet)" />
+          <circle cx="0.65" cy="0.65" r="0.24" fill="var(--ink2)" />
+        </pattern>
       </defs>
-      <g fill="var(--ink2)" fontSize="2.5">
-        {ticks.map((x) => (
-          <g key={x}>
-            <path d={`M${x} ${top + 4.6}v${x % 10 === 0 ? -1.9 : -1}`} stroke="var(--ink2)" strokeWidth="0.25" />
-            {x % 10 === 0 && (
-              <text x={x + 0.6} y={top + 3.3}>
-                {sayLength(x, units)}
-              </text>
-            )}
-          </g>
-        ))}
-      </g>
+      {!apart && (
+        <g fill="var(--ink2)" fontSize="2.5">
+          {ticks.map((x) => (
+            <g key={x}>
+              <path d={`M${x} ${top + 4.6}v${x % 10 === 0 ? -1.9 : -1}`} stroke="var(--ink2)" strokeWidth="0.25" />
+              {x % 10 === 0 && (
+                <text x={x + 0.6} y={top + 3.3}>
+                  {sayLength(x, units)}
+                </text>
+              )}
+            </g>
+          ))}
+        </g>
+      )}
       <g fill="url(#cut)" stroke={INK} strokeWidth="0.3">
         {section.body.map((o, i) => (
           <path key={i} d={pathOf(o)} />
         ))}
       </g>
-      <path d={`M${section.axis.x0Mm} 0H${section.axis.x1Mm}`} stroke="var(--line)" strokeWidth="0.25" strokeDasharray="4 1 1 1" />
-      {section.parts.map((part) => {
-        const here = present.has(part.slotId);
-        return (
-          <a key={part.slotId} href={`${trayHref}#part-${part.slotId}`} aria-label={`${part.name}${here ? '' : ', out'}`}>
-            <g
-              fill={!here ? 'none' : part.kind === 'cup' ? 'var(--ink2)' : 'var(--plate)'}
-              stroke={here ? INK : 'var(--line)'}
-              strokeWidth="0.35"
-              strokeDasharray={here ? undefined : '1.2 1'}
-            >
-              <title>{`${part.name}${here ? '' : ' (out)'}`}</title>
-              {part.outlines.map((o, i) => (
-                <path key={i} d={pathOf(o)} fill={o.closed ? undefined : 'none'} />
-              ))}
+      <path d={`M${x0} 0H${x0 + w}`} stroke="var(--ink2)" strokeWidth="0.2" strokeDasharray="5 1 1 1" />
+      {section.parts.map((part, i) => (
+        <Part
+          key={part.slotId}
+          part={part}
+          number={i + 1}
+          state={parts[i]?.state ?? 'in'}
+          view={view}
+          trayHref={trayHref}
+          units={units}
+          fontMm={Math.max(2.8, w / 72)}
+        />
+      ))}
+      {!apart &&
+        marks.map((m) => {
+          const y = -Math.cos((m.clock0Deg * Math.PI) / 180) * r;
+          const x = (m.x0Mm + m.x1Mm) / 2;
+          return (
+            <g key={m.name} transform={`translate(${x - 1.3} ${y - 1.3})`}>
+              <circle cx="1.3" cy="1.3" r="1.5" fill="var(--sheet)" />
+              <g transform="scale(0.081)" color={INK}>
+                <SignShape outcome={m.outcome} />
+              </g>
+              <text x="3.1" y={y > 0 ? -0.2 : 4.4} fontSize="2.3" fill={INK}>
+                {m.name}
+              </text>
             </g>
-          </a>
-        );
-      })}
-      {marks.map((m) => {
-        const y = -Math.cos((m.clock0Deg * Math.PI) / 180) * section.boreRadiusMm;
-        const x = (m.x0Mm + m.x1Mm) / 2;
-        return (
-          <g key={m.name} transform={`translate(${x - 1.3} ${y - 1.3})`}>
-            <circle cx="1.3" cy="1.3" r="1.5" fill="var(--sheet)" />
-            <g transform="scale(0.081)" color={INK}>
-              <SignShape outcome={m.outcome} />
-            </g>
-            <text x="3.1" y={y > 0 ? -0.2 : 4.4} fontSize="2.3" fill={INK}>
-              {m.name}
-            </text>
-          </g>
-        );
-      })}
+          );
+        })}
       {lanes.map((lane, i) => {
-        const y = half + 1.2 + (rows.of[i] as number) * 3.4;
+        const y = laneTop + (rows.of[i] as number) * 3.4;
         return (
           <g key={lane.sealId}>
             <title>{`${lane.sealId.replaceAll('-', ' ')}: lane ${sayLength(lane.x0Mm, units)} to ${sayLength(lane.x1Mm, units)} ${units.length}, rests ${sayLength((lane.parked0Mm + lane.parked1Mm) / 2, units)}`}</title>
@@ -126,6 +133,77 @@ export function SectionDrawing({
         );
       })}
     </svg>
+  );
+}
+
+/** Rubber is solid, plastic dotted, turned metal finely hatched; the ghost of a part that is out keeps only its outline. */
+const FILLS = { rubber: 'var(--ink2)', plastic: 'url(#moulded)', metal: 'url(#turned)' } as const;
+
+function Part({
+  part,
+  number,
+  state,
+  view,
+  trayHref,
+  units,
+  fontMm,
+}: {
+  readonly part: SectionPart;
+  readonly number: number;
+  readonly state: PartState;
+  readonly view: SectionProps['view'];
+  readonly trayHref: string | null;
+  readonly units: Units;
+  readonly fontMm: number;
+}) {
+  const [dx, dy] = view === 'apart' ? part.apart : [0, 0];
+  const fill = state === 'in' || view === 'apart' ? FILLS[PART_KINDS[part.kind].stuff] : 'none';
+  const points = part.outlines.flatMap((o) => o.points);
+  const [left, right] = [Math.min(...points.map(([x]) => x)), Math.max(...points.map(([x]) => x))];
+  const [upper, lower] = [Math.min(...points.map(([, y]) => y)), Math.max(...points.map(([, y]) => y))];
+  const label = `${part.name}${STATE_WORDS[state]}`;
+  // Numbers stand above a part; beside what sits in the wall, where something else may be above.
+  const beside = lower < 0 || upper > 0;
+  const drawn = (
+    <g
+      className="section-part"
+      data-state={state}
+      style={{ transform: `translate(${dx}px, ${dy}px)` }}
+      fill={fill}
+      stroke={state === 'in' || view === 'apart' ? INK : 'var(--line)'}
+      strokeWidth="0.3"
+      strokeDasharray={state === 'in' ? undefined : state === 'out' ? '1.2 1' : '0.5 0.9'}
+    >
+      <title>{`${label}: ${sayLength(part.span.x0Mm, units)} to ${sayLength(part.span.x1Mm, units)} ${units.length}`}</title>
+      {/* What is thin is still wide enough for a finger or a pointer. */}
+      <rect x={left - 0.6} y={upper} width={right - left + 1.2} height={lower - upper} fill="transparent" stroke="none" />
+      {part.outlines.map((o, i) => (
+        <path key={i} d={pathOf(o)} fill={o.hole ? 'var(--sheet)' : o.closed ? undefined : 'none'} />
+      ))}
+      {state === 'absent' && (
+        <path d={`M${left} ${upper}L${right} ${lower}M${left} ${lower}L${right} ${upper}`} stroke="var(--line)" strokeDasharray="none" />
+      )}
+      {view === 'apart' && (
+        <text
+          x={beside ? right + fontMm * 0.4 : (left + right) / 2}
+          y={beside ? (upper + lower) / 2 + fontMm * 0.35 : upper - fontMm * 0.5}
+          fontSize={fontMm}
+          fontWeight="700"
+          textAnchor={beside ? 'start' : 'middle'}
+          fill={INK}
+          stroke="none"
+        >
+          {number}
+        </text>
+      )}
+    </g>
+  );
+  return trayHref === null ? (
+    drawn
+  ) : (
+    <a href={`${trayHref}#part-${part.slotId}`} aria-label={label}>
+      {drawn}
+    </a>
   );
 }
 

@@ -7,15 +7,18 @@ export function Choices<T extends string>({
   value,
   onPick,
   disabled = false,
+  wrap = false,
 }: {
   readonly label: string;
   readonly options: readonly { readonly value: T; readonly text: string; readonly title?: string }[];
   readonly value: T | null;
   readonly onPick: (value: T) => void;
   readonly disabled?: boolean;
+  /** Many of them: they may go over several rows. */
+  readonly wrap?: boolean;
 }) {
   return (
-    <div role="radiogroup" aria-label={label} className="inline-flex">
+    <div role="radiogroup" aria-label={label} className={wrap ? 'flex flex-wrap gap-y-1' : 'inline-flex'}>
       {options.map((o, i) => (
         // biome-ignore lint/a11y/useSemanticElements: a toggle drawn as a button; arrow keys are not expected of two choices
         <button

@@ -28,12 +28,16 @@ export const certificatePdf = (c: Certificate, origin: string) => {
           </View>
           <QrCode text={`${origin}/units/${s.tag}/release`} size={86} />
         </View>
-        <Text style={styles.head}>THE BORE</Text>
-        <Row name="Nominal, material" value={`${s.bore.nominal}, ${s.bore.material}`} />
-        <Row name="Before" value={figures(s.bore.before)} />
-        <Row name="As released" value={figures(s.bore.after)} />
-        <Row name="Limit; piston" value={`${mm(s.bore.limitDiaMm)}; ${mm(s.bore.pistonDiaMm)}`} />
-        <Lines lines={s.bore.verdict} />
+        {s.bore !== null && (
+          <View>
+            <Text style={styles.head}>THE BORE</Text>
+            <Row name="Nominal, material" value={`${s.bore.nominal}, ${s.bore.material}`} />
+            <Row name="Before" value={figures(s.bore.before)} />
+            <Row name="As released" value={figures(s.bore.after)} />
+            <Row name="Limit; piston" value={`${mm(s.bore.limitDiaMm)}; ${mm(s.bore.pistonDiaMm)}`} />
+            <Lines lines={s.bore.verdict} />
+          </View>
+        )}
         {s.work.length > 0 && (
           <View>
             <Text style={styles.head}>WORK</Text>

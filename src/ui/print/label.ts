@@ -1,12 +1,10 @@
 import { renderSVG } from 'uqr';
-import { FAMILIES } from '@/core/family/family';
-import { sayNominal } from '@/core/quantity/say';
 import { sayDate } from '@/core/quantity/say-time';
-import { tagOf, type UnitRecord } from '@/core/unit/unit-record';
+import { sayUnit, tagOf, type UnitRecord } from '@/core/unit/unit-record';
 
 /** What stands on a label: the tag, what it is, whose, until when; and the unit's address as a QR code. */
 export const labelLines = (r: UnitRecord): readonly string[] => [
-  `${FAMILIES[r.unit.family].label}, ${sayNominal(r.unit.geometry.nominalMm)}`,
+  sayUnit(r),
   `${r.job.machine}${r.unit.position === '' ? '' : `, ${r.unit.position}`}`,
   r.job.customer,
   `promised ${sayDate(r.unit.dueAt)}`,

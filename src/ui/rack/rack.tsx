@@ -1,8 +1,8 @@
 import Link from 'next/link';
 import type { BoreOutcome } from '@/core/bore/judge';
-import { FAMILIES } from '@/core/family/family';
 import { sayDia } from '@/core/quantity/say';
 import { sayFullDate, saySpan, sayWhen } from '@/core/quantity/say-time';
+import { sayWait } from '@/core/quantity/say-wait';
 import type { Units } from '@/core/quantity/units';
 import { BENCH_HOURS, SHELVES, type Station } from '@/core/route/station';
 import type { TrayTag } from '@/core/unit/tray-tag';
@@ -95,7 +95,7 @@ function TrayCard({
             {tray.machine}
           </div>
           <div className="flex h-5 items-center gap-2 text-[13px]">
-            <Silhouette family={tray.family} label={FAMILIES[tray.family].label} />
+            <Silhouette family={tray.family} label={tray.familyLabel} />
             {tray.outcome !== null && (
               <VerdictSign outcome={tray.outcome as BoreOutcome} size={15} title={OUTCOME_WORDS[tray.outcome as BoreOutcome]} />
             )}
@@ -121,7 +121,7 @@ function TrayNote({
   if (wait !== undefined)
     return (
       <span className="truncate text-amber">
-        {wait.endsAt > now ? `${saySpan(wait.endsAt - now)} ${wait.label}` : `${wait.label} done`}
+        {sayWait(wait.endsAt, now)} {wait.label}
       </span>
     );
   if (tray.station === 'hone' && tray.targetDiaMm !== null)

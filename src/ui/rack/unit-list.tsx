@@ -1,6 +1,5 @@
 import Link from 'next/link';
 import type { BoreOutcome } from '@/core/bore/judge';
-import { FAMILIES } from '@/core/family/family';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import { STATION_WORDS, type Station } from '@/core/route/station';
 import type { TrayTag } from '@/core/unit/tray-tag';
@@ -35,7 +34,7 @@ export function UnitList({ units, now, empty }: { readonly units: readonly TrayT
                   </Link>
                 </td>
                 <td className="cell">
-                  <Silhouette family={u.family} label={FAMILIES[u.family].label} />
+                  <Silhouette family={u.family} label={u.familyLabel} />
                 </td>
                 <td className="cell">{u.machine}</td>
                 <td className="cell">{u.customer}</td>

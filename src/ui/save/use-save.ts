@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { uuidv7 } from 'uuidv7';
 import type { Result } from '@/core/result';
 import type { SaveError } from '@/core/wire/save-error';
@@ -14,28 +14,34 @@ export type Saving =
 
 const RETRY_MS = 3000;
 
+/** The version of each unit that this page knows of: what it showed, and what its own saves made. Shared by all that saves on it. */
+const known = new Map<string, number>();
+/** Saves of one unit from this page go one after another, from whatever part of it: else the second would clash with the first. */
+const queues = new Map<string, Promise<unknown>>();
+const learn = (unitId: string, version: number): void => void known.set(unitId, Math.max(known.get(unitId) ?? 0, version));
+
 /**
  * Sends a change and keeps it until it has arrived. Each save has an id of its own, so that sending it again cannot apply it twice.
- * Saves of one screen go one after another, each with the version that the one before it made.
+ * @param kind `adds`: it clashes with nothing, so the server does not ask what was seen; then its answer says nothing about what others did in between
  */
 export function useSave<I, O extends { readonly version: number }>(
   action: (input: never) => Promise<Result<O, SaveError>>,
   target: { readonly unitId: string; readonly version: number },
+  kind: 'rests' | 'adds' = 'rests',
 ) {
   const [saving, setSaving] = useState<Saving>({ kind: 'idle' });
-  const version = useRef(target.version);
-  const queue = useRef<Promise<unknown>>(Promise.resolve());
   useEffect(() => {
-    version.current = Math.max(version.current, target.version);
-  }, [target.version]);
+    learn(target.unitId, target.version);
+  }, [target.unitId, target.version]);
   const save = useCallback(
     (input: I, eventId = uuidv7()): Promise<Result<O, SaveError>> => {
       const send = async (): Promise<Result<O, SaveError>> => {
         setSaving({ kind: 'saving' });
         for (;;) {
           try {
-            const result = await action({ ...input, eventId, unitId: target.unitId, version: version.current } as never);
-            if (result.ok) version.current = Math.max(version.current, result.value.version);
+            const version = known.get(target.unitId) ?? target.version;
+            const result = await action({ ...input, eventId, unitId: target.unitId, version } as never);
+            if (result.ok && (kind === 'rests' || result.value.version === version + 1)) learn(target.unitId, result.value.version);
             setSaving(result.ok ? { kind: 'idle' } : { kind: 'failed', error: result.error });
             return result;
           } catch (error) {
@@ -46,16 +52,22 @@ export function useSave<I, O extends { readonly version: number }>(
           }
         }
       };
-      const turn = queue.current.then(send);
-      queue.current = turn.catch(() => undefined);
+      const turn = (queues.get(target.unitId) ?? Promise.resolve()).then(send);
+      queues.set(
+        target.unitId,
+        turn.catch(() => undefined),
+      );
       return turn;
     },
-    [action, target.unitId],
+    [action, target.unitId, target.version, kind],
   );
   /** After a clash: take the newer version as what the next save starts from. */
-  const acceptTheirs = useCallback((theirs: number) => {
-    version.current = theirs;
-    setSaving({ kind: 'idle' });
-  }, []);
+  const acceptTheirs = useCallback(
+    (theirs: number) => {
+      learn(target.unitId, theirs);
+      setSaving({ kind: 'idle' });
+    },
+    [target.unitId],
+  );
   return { save, saving, acceptTheirs };
 }

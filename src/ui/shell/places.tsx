@@ -8,7 +8,7 @@ const PLACES = [
   { href: '/kits', text: 'Kit store', under: [] },
   { href: '/rig', text: 'Rig', under: [] },
   { href: '/book', text: 'Book', under: [] },
-  { href: '/rules', text: 'Rules', under: [] },
+  { href: '/rules', text: 'Rules', under: ['/rules/'] },
 ] as const;
 
 /** The places of the shop, as words; the one we are at is underlined. */

@@ -1,22 +1,27 @@
 import Link from 'next/link';
+import type { ComponentProps } from 'react';
 import type { Person } from '@/core/people/role';
 import type { Units } from '@/core/quantity/units';
 import { FindField } from './find-field';
 import { Keys } from './keys';
-import { NextWait, type Wait } from './next-wait';
 import { Places } from './places';
 import { Preferences } from './preferences';
+import { type Wait, Waits } from './waits';
 
 /** The slim bar on top of every page: the shop's mark, places, find, the next wait to end, who is at this bench. */
 export function TopBar({
   person,
   units,
   waits,
+  ring,
+  calendarKey,
   signOut,
 }: {
   readonly person: Person;
   readonly units: Units;
   readonly waits: readonly Wait[];
+  readonly ring: ComponentProps<typeof Waits>['ring'];
+  readonly calendarKey: ComponentProps<typeof Waits>['calendarKey'];
   readonly signOut: () => Promise<void>;
 }) {
   return (
@@ -30,7 +35,7 @@ export function TopBar({
       <Places />
       <FindField />
       <div className="ml-auto flex flex-wrap items-center gap-x-4">
-        <NextWait waits={waits} />
+        <Waits waits={waits} ring={ring} calendarKey={calendarKey} />
         <Preferences units={units} />
         <span>
           {person.bench === null ? '' : `${person.bench} · `}

@@ -3,39 +3,61 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { uuidv7 } from 'uuidv7';
+import { NEEDS_OPEN, type TestName } from '@/core/book-in/cause';
+import { COMPLAINT_NAMES, COMPLAINTS, type Complaint } from '@/core/book-in/complaint';
+import type { FinishedCase, Likelihoods } from '@/core/book-in/likelihoods';
+import { type Answer, likelyCauses, testsWorthMaking } from '@/core/book-in/reason';
 import { MATERIAL_WORDS, MATERIALS, type Material } from '@/core/bore/material';
 import { NOMINAL_SIZES } from '@/core/bore/nominal';
-import { FAMILIES, WORKED_FAMILIES, type WorkedFamily } from '@/core/family/family';
+import { FAMILIES } from '@/core/family/families';
+import { geometryAt } from '@/core/family/family';
+import { ADJACENT_NAMES, FAMILY_NAMES, type UnitKind } from '@/core/family/family-name';
+import { familyOf, type Variant } from '@/core/family/variant-door';
 import { parseLength, sayQuantityError } from '@/core/quantity/parse';
 import { sayNominal } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import type { Result } from '@/core/result';
-import { COMPLAINT_NAMES, COMPLAINTS, type Complaint } from '@/core/unit/complaint';
+import { wholeParts } from '@/core/unit/drawn-parts';
 import { tagOf } from '@/core/unit/unit-record';
 import { type SaveError, saySaveError } from '@/core/wire/save-error';
-import { Choices } from '../field/choices';
+import { SectionDrawing } from '../drawing/section-drawing';
+import { Silhouette } from '../drawing/silhouette';
+import { SendingNote } from '../photo/sending-note';
+import { usePhotos } from '../photo/use-photos';
+import { Causes } from '../strip/causes';
 
 type Booked = { readonly unitId: string; readonly tagNo: number };
 
 /** The counter's form: who, what off, which family, what is wrong, until when. Gives the tag. */
 export function BookIn({
   units,
+  variants,
+  model,
+  cases,
   bookIn,
-  addPhoto,
 }: {
   readonly units: Units;
   readonly bookIn: (input: unknown) => Promise<Result<Booked, SaveError>>;
-  readonly addPhoto: (form: FormData) => Promise<Result<unknown, SaveError>>;
+  readonly variants: readonly { readonly id: string; readonly variant: Variant }[];
+  readonly model: Likelihoods;
+  readonly cases: readonly FinishedCase[];
 }) {
   const router = useRouter();
   const [unitId, setUnitId] = useState(uuidv7);
-  const [family, setFamily] = useState<WorkedFamily>('master-single');
+  const [choice, setChoice] = useState<string>('master-single');
+  const [tests, setTests] = useState<readonly { readonly name: TestName; readonly answer: Answer }[]>([]);
   const [material, setMaterial] = useState<Material>('cast-iron');
   const [bore, setBore] = useState('');
   const [complaints, setComplaints] = useState<readonly Complaint[]>([]);
   const [faults, setFaults] = useState<readonly string[]>([]);
   const [busy, setBusy] = useState(false);
   const [booked, setBooked] = useState<Booked>();
+  const { send, sending } = usePhotos(unitId, 'out');
+  const variant = variants.find((v) => v.id === choice);
+  const kind = variant?.variant.base ?? (choice as UnitKind);
+  const family = familyOf(kind, variant?.variant ?? null);
+  const likely = likelyCauses({ kind, complaints, tests }, model, cases);
+  const hasBore = family.bore !== 'none';
   const read = bore.trim() === '' ? undefined : parseLength(bore, units.length);
 
   const submit = async (form: FormData): Promise<void> => {
@@ -47,7 +69,9 @@ export function BookIn({
       customer: text('customer'),
       phone: text('phone'),
       machine: text('machine'),
-      family,
+      family: kind,
+      variantId: variant?.id ?? null,
+      tests,
       position: text('position'),
       material,
       complaints,
@@ -57,12 +81,13 @@ export function BookIn({
     try {
       const result = await bookIn({
         ...entry,
-        nominalMm: read?.ok ? read.value : null,
+        nominalMm: hasBore && read?.ok ? read.value : null,
         promisedAt: Number.isNaN(promised) ? null : promised,
       });
       if (!result.ok) return setFaults(saySaveError(result.error).map(plainField));
-      const failed = await sendPhotos(form.getAll('photos'), unitId, addPhoto);
-      if (failed.length > 0) setFaults(failed);
+      const pictures = form.getAll('photos').filter((f): f is File => f instanceof File && f.size > 0);
+      void send(pictures, { kind: 'unit', id: unitId }, 'as it came');
+      setFaults([]);
       setBooked(result.value);
     } catch {
       setFaults(['No connection. Everything you typed is still here: book in again when it is back; it cannot be booked twice.']);
@@ -78,6 +103,7 @@ export function BookIn({
         <h1 className="text-2xl font-bold">Booked in: {tag}</h1>
         <p className="mt-2 mb-4 text-ink2">Print the label and tie it on before the unit leaves the counter.</p>
         <Faults faults={faults} />
+        <SendingNote sending={sending} />
         <div className="mb-6 w-fit border border-line bg-white p-3">
           {/* biome-ignore lint/performance/noImgElement: an SVG of our own, nothing to optimise */}
           <img src={`/api/v1/units/${tag}/label.svg`} alt={`Label of ${tag}`} width={340} height={150} />
@@ -96,6 +122,9 @@ export function BookIn({
               setBooked(undefined);
               setFaults([]);
               setUnitId(uuidv7());
+              setComplaints([]);
+              setTests([]);
+              setBore('');
             }}
           >
             Book in the next
@@ -111,7 +140,7 @@ export function BookIn({
         e.preventDefault();
         void submit(new FormData(e.currentTarget));
       }}
-      className="mx-auto grid max-w-5xl gap-x-8 gap-y-4 px-4 py-5 md:grid-cols-2"
+      className="mx-auto grid max-w-6xl gap-x-8 gap-y-4 px-4 py-5 md:grid-cols-2"
     >
       <h1 className="text-xl font-bold md:col-span-2">Book in</h1>
       <div className="grid content-start gap-3">
@@ -126,16 +155,42 @@ export function BookIn({
         </div>
       </div>
       <div className="grid content-start gap-3">
-        <div>
-          <span className="label">Family</span>
-          <Choices
-            label="Family"
-            value={family}
-            onPick={setFamily}
-            options={WORKED_FAMILIES.map((f) => ({ value: f, text: FAMILIES[f].label }))}
-          />
+        <div className="flex items-end gap-4">
+          <div className="min-w-0 flex-1">
+            <label className="label" htmlFor="family">
+              Family
+            </label>
+            <select id="family" className="field" value={choice} onChange={(e) => setChoice(e.target.value)}>
+              <optgroup label="Cylinders">
+                {FAMILY_NAMES.map((f) => (
+                  <option key={f} value={f}>
+                    {FAMILIES[f].label}
+                  </option>
+                ))}
+              </optgroup>
+              {variants.length > 0 && (
+                <optgroup label="This shop’s own">
+                  {variants.map((v) => (
+                    <option key={v.id} value={v.id}>
+                      {v.variant.label}
+                    </option>
+                  ))}
+                </optgroup>
+              )}
+              <optgroup label="Beside them, no bore">
+                {ADJACENT_NAMES.map((f) => (
+                  <option key={f} value={f}>
+                    {FAMILIES[f].label}
+                  </option>
+                ))}
+              </optgroup>
+            </select>
+          </div>
+          <span className="flex min-h-[44px] items-center">
+            <Silhouette family={kind} label={family.label} />
+          </span>
         </div>
-        <div className="grid grid-cols-2 gap-3">
+        <div className={hasBore ? 'grid grid-cols-2 gap-3' : 'hidden'}>
           <div>
             <label className="label" htmlFor="bore">
               Bore as cast or listed
@@ -215,6 +270,37 @@ export function BookIn({
           {busy ? 'Booking in' : 'Book in and give it a tag'}
         </button>
       </div>
+      <div className="grid content-start gap-3">
+        {family.drawing !== null && (
+          <>
+            <h2 className="head">{family.label}, as its makers mostly build it</h2>
+            <div className="border border-line bg-sheet p-2">
+              <SectionDrawing
+                family={family}
+                geometry={geometryAt(family.drawing, read?.ok ? read.value : family.drawing.atMm)}
+                units={units}
+                parts={wholeParts(family)}
+                view="together"
+                trayHref={null}
+              />
+            </div>
+          </>
+        )}
+      </div>
+      <section aria-label="Likely causes">
+        <h2 className="head mb-2">What it may be</h2>
+        <Causes
+          likely={likely}
+          // Nobody can look inside yet.
+          next={testsWorthMaking(
+            likely,
+            tests.map((t) => t.name),
+          ).filter((t) => !NEEDS_OPEN.includes(t.test))}
+          tests={tests}
+          finished={cases.length}
+          onTest={(name, answer) => setTests([...tests.filter((t) => t.name !== name), ...(answer === null ? [] : [{ name, answer }])])}
+        />
+      </section>
     </form>
   );
 }
@@ -235,28 +321,6 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
 };
 const plainField = (fault: string): string =>
   fault.replace(/^(\w+): /, (all, name: string) => (FIELD_WORDS[name] === undefined ? all : `${FIELD_WORDS[name]}: `));
-
-const sendPhotos = async (
-  files: readonly FormDataEntryValue[],
-  unitId: string,
-  addPhoto: (form: FormData) => Promise<Result<unknown, SaveError>>,
-): Promise<readonly string[]> => {
-  const faults: string[] = [];
-  for (const file of files) {
-    if (!(file instanceof File) || file.size === 0) continue;
-    const form = new FormData();
-    for (const [name, value] of [
-      ['eventId', uuidv7()],
-      ['unitId', unitId],
-      ['caption', 'as it came'],
-    ] as const)
-      form.set(name, value);
-    form.set('file', file);
-    const result = await addPhoto(form);
-    if (!result.ok) faults.push(`${file.name}: ${saySaveError(result.error).join(' ')}`);
-  }
-  return faults;
-};
 
 function Field({
   label,

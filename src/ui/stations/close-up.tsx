@@ -4,15 +4,20 @@ import { type ReactNode, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { type Faces, NEVER_REUSED } from '@/core/close-up/stack-check';
 import type { Family } from '@/core/family/family';
-import { slotFacing } from '@/core/family/family';
+import { partFacing } from '@/core/family/family';
 import type { TrayPart } from '@/core/strip/tray-door';
+import type { Photo } from '@/core/unit/unit-record';
 import { LIP_WORDS, Lip } from '../drawing/lip';
+import { CameraButton } from '../photo/camera-button';
+import { SendingNote } from '../photo/sending-note';
+import { Thumbs } from '../photo/thumbs';
+import { usePhotos } from '../photo/use-photos';
 import { SaveNote } from '../save/save-note';
 import { useTray } from '../save/use-tray';
+import { FATE_WORDS } from '../strip/tray';
 import { Scroll } from '../unit/scroll';
 import { StationFrame } from '../unit/station-frame';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
-import { FATE_WORDS } from './strip';
 
 /** The tray going back in, deepest part first. A lip is confirmed by choosing what one sees; a wrong choice stops and says why. */
 export function CloseUp({
@@ -20,6 +25,7 @@ export function CloseUp({
   family,
   tray: saved,
   kits,
+  photos,
   recordPart,
   open,
   ledger,
@@ -30,6 +36,7 @@ export function CloseUp({
   readonly tray: readonly TrayPart[];
   /** Numbers of the kits set aside. */
   readonly kits: readonly string[];
+  readonly photos: readonly Photo[];
   readonly recordPart: SaveAction;
   readonly open: boolean;
   readonly ledger: ReactNode;
@@ -40,6 +47,7 @@ export function CloseUp({
     (p) => p.fate !== 'binned' && !(p.found === 'absent' && family.slots.find((s) => s.id === p.slotId)?.optional !== false),
   );
   const waiting = [...goingIn].reverse().filter((p) => p.goesIn === null);
+  const { send, sending } = usePhotos(target.unitId, 'in');
   const [picked, setPicked] = useState<string>();
   const now = waiting.find((p) => p.id === picked) ?? waiting[0];
   const put = (part: TrayPart, piece: 'same' | 'new', faces: Faces | null): void => tell(part, { goesIn: { piece, faces } });
@@ -59,11 +67,12 @@ export function CloseUp({
         </section>
       }
     >
+      <SendingNote sending={sending} />
       <Scroll label="Tray">
         <table className="w-full border-collapse bg-sheet">
           <thead>
             <tr>
-              {['', 'Part', 'As it came out', 'As it goes in', 'Faces', ''].map((h, i) => (
+              {['', 'Part', 'As it came out', 'As it goes in', 'Faces', '', 'Photo out and in'].map((h, i) => (
                 <th key={i} scope="col" className={`th ${i === 3 ? 'border-l-2 border-l-ink' : ''}`}>
                   {h}
                 </th>
@@ -104,6 +113,17 @@ export function CloseUp({
                       <span className="text-ink2">–</span>
                     )}
                   </td>
+                  <td className="cell">
+                    <span className="flex gap-1">
+                      <Thumbs photos={photos.filter((x) => x.onKind === 'part' && x.onId === p.id)} among={photos} />
+                      {open && p.goesIn !== null && (
+                        <CameraButton
+                          label={`Photo of the ${p.name}, in`}
+                          onPick={(files) => void send(files, { kind: 'part', id: p.id }, p.name)}
+                        />
+                      )}
+                    </span>
+                  </td>
                 </tr>
               );
             })}
@@ -135,8 +155,7 @@ function NowPart({
   readonly busy: boolean;
 }) {
   const [wrong, setWrong] = useState<Faces>();
-  const slot = family.slots.find((s) => s.id === part.slotId);
-  const expected = slot === undefined ? undefined : slotFacing(family, slot);
+  const expected = partFacing(family, part);
   const piece = part.fate === 'refitted' && !NEVER_REUSED.includes(part.kind) ? 'same' : 'new';
   const choose = (faces: Faces): void => (faces === expected ? put(part, piece, faces) : setWrong(faces));
   const keys = { useKey: true, enabled: expected !== undefined && !busy };

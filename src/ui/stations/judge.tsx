@@ -9,11 +9,15 @@ import type { Geometry } from '@/core/family/geometry';
 import { sayDia } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
-import type { MarkRecord } from '@/core/unit/unit-record';
+import type { MarkRecord, Photo } from '@/core/unit/unit-record';
 import { BoreMap, type Patch } from '../drawing/bore-map';
 import { Profile } from '../drawing/profile';
 import { OUTCOME_WORDS, VerdictSign } from '../drawing/verdict-sign';
 import { AngleField, DepthField, LengthField } from '../field/quantity-field';
+import { CameraButton } from '../photo/camera-button';
+import { SendingNote } from '../photo/sending-note';
+import { Thumbs } from '../photo/thumbs';
+import { usePhotos } from '../photo/use-photos';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import { Scroll } from '../unit/scroll';
@@ -32,6 +36,7 @@ export function Judge({
   target,
   input,
   marks: savedMarks,
+  photos,
   geometry,
   units,
   rules,
@@ -43,6 +48,7 @@ export function Judge({
   /** The unit's own part of the question: geometry, readings, piston. Its marks are taken from the table. */
   readonly input: JudgeInput;
   readonly marks: readonly MarkRecord[];
+  readonly photos: readonly Photo[];
   readonly geometry: Geometry;
   readonly units: Units;
   readonly rules: Rules;
@@ -57,6 +63,7 @@ export function Judge({
   const [wallMm, setWallMm] = useState<number | null>(null);
   const [chosen, setChosen] = useState<string>();
   const { save, saving, acceptTheirs } = useSave(saveAction, target);
+  const { send, sending } = usePhotos(target.unitId, 'out');
   const answer = useMemo(() => {
     const asked = {
       ...input,
@@ -167,6 +174,7 @@ export function Judge({
                 'Lies in',
                 'Needs ⌀',
                 'Judged',
+                'Photo',
                 '',
               ].map((h) => (
                 <th key={h} scope="col" className="th">
@@ -272,6 +280,17 @@ export function Judge({
                     </span>
                   </td>
                   <td className="cell">
+                    <span className="flex gap-1">
+                      <Thumbs photos={photos.filter((p) => p.onKind === 'mark' && p.onId === m.id)} among={photos} />
+                      {savedMarks.some((s) => s.id === m.id) && (
+                        <CameraButton
+                          label={`Photo of ${m.name}`}
+                          onPick={(files) => void send(files, { kind: 'mark', id: m.id }, m.name)}
+                        />
+                      )}
+                    </span>
+                  </td>
+                  <td className="cell">
                     {open && (
                       <button
                         type="button"
@@ -289,6 +308,7 @@ export function Judge({
           </tbody>
         </table>
       </Scroll>
+      <SendingNote sending={sending} />
       {open && (
         <button
           type="button"

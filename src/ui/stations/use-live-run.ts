@@ -9,13 +9,28 @@ export function useLiveRun(): LiveRun | undefined {
   const router = useRouter();
   const [run, setRun] = useState<LiveRun>();
   useEffect(() => {
-    const source = new EventSource('/api/v1/rig/stream');
-    source.onmessage = (e) => {
-      const news = JSON.parse(e.data as string) as LiveRun;
-      setRun((old) => (old?.runId === news.runId ? { ...news, samples: joined(old.samples, news.samples) } : news));
-      if (news.state === 'finished' || news.state === 'aborted' || news.state === 'broken') setTimeout(() => router.refresh(), 300);
+    let source: EventSource | undefined;
+    const follow = (): void => {
+      source = new EventSource('/api/v1/rig/stream');
+      source.onmessage = (e) => {
+        const news = JSON.parse(e.data as string) as LiveRun;
+        setRun((old) => (old?.runId === news.runId ? { ...news, samples: joined(old.samples, news.samples) } : news));
+        if (news.state === 'finished' || news.state === 'aborted' || news.state === 'broken') setTimeout(() => router.refresh(), 300);
+      };
     };
-    return () => source.close();
+    const leave = (): void => source?.close();
+    // A browser keeps pages that one comes back to: six that still held their line would leave none for the next page.
+    const back = (e: PageTransitionEvent): void => {
+      if (e.persisted) follow();
+    };
+    follow();
+    addEventListener('pagehide', leave);
+    addEventListener('pageshow', back);
+    return () => {
+      leave();
+      removeEventListener('pagehide', leave);
+      removeEventListener('pageshow', back);
+    };
   }, [router]);
   return run;
 }

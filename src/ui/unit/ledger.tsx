@@ -4,20 +4,20 @@ import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import { CAUTIONS } from '@/core/route/cautions';
 import { STATION_WORDS, STATIONS, type Station } from '@/core/route/station';
 import { EVENT_KINDS, type EventKind } from '@/core/unit/event-kind';
+import { trayWayOf } from '@/core/unit/facts-of';
 import { foldHistory, type HistoryLine } from '@/core/unit/history';
-import type { UnitRecord } from '@/core/unit/unit-record';
+import { newestPhotos } from '@/core/unit/shown-photos';
+import { tagOf, type UnitRecord } from '@/core/unit/unit-record';
+import { PhotoBox } from '../photo/photo-box';
 import { LeadBox } from './lead-box';
-import { PhotoBox } from './photo-box';
 import { Scroll } from './scroll';
 import { UndoButton } from './undo-button';
 import type { SaveAction } from './unit-actions';
-import type { AddPhoto } from './use-add-photo';
 import { WaitBox } from './wait-box';
 
 export type LedgerActions = {
   readonly startWait: SaveAction;
   readonly endWait: SaveAction;
-  readonly addPhoto: AddPhoto;
   readonly undo: SaveAction;
   readonly reopen: SaveAction;
   readonly leave: SaveAction;
@@ -28,6 +28,7 @@ export function Ledger({
   record,
   station,
   person,
+  people,
   history,
   undoable,
   actions,
@@ -36,6 +37,8 @@ export function Ledger({
   readonly record: UnitRecord;
   readonly station: Station;
   readonly person: Person;
+  /** Who can look after a wait. */
+  readonly people: readonly Pick<Person, 'id' | 'name'>[];
   readonly history: readonly HistoryLine[];
   readonly undoable: EventKind | undefined;
   readonly actions: LedgerActions;
@@ -61,11 +64,20 @@ export function Ledger({
       <WaitBox
         target={target}
         timers={record.timers}
+        people={people}
+        me={person.id}
         startWait={actions.startWait}
         endWait={actions.endWait}
         open={inShop && may(person.role, 'bench')}
       />
-      <PhotoBox unitId={record.unit.id} photos={record.photos} addPhoto={actions.addPhoto} open={inShop} />
+      <PhotoBox
+        unitId={record.unit.id}
+        tag={tagOf(record.unit)}
+        photos={newestPhotos(record)}
+        total={record.photos.length}
+        phase={trayWayOf(record)}
+        open={inShop}
+      />
       <section>
         <h2 className="head mb-1">History</h2>
         {inShop && undoable !== undefined && <UndoButton target={target} what={EVENT_KINDS[undoable]} undo={actions.undo} />}

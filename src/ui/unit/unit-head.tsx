@@ -1,15 +1,15 @@
+import { sayComplaint } from '@/core/book-in/complaint';
 import type { BoreOutcome } from '@/core/bore/judge';
 import { laneOf } from '@/core/bore/lane';
 import { MATERIAL_WORDS } from '@/core/bore/material';
-import { FAMILIES } from '@/core/family/family';
-import { sayDia, sayNominal } from '@/core/quantity/say';
+import { sayDia } from '@/core/quantity/say';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
-import { sayComplaint } from '@/core/unit/complaint';
+import { drawnParts } from '@/core/unit/drawn-parts';
 import { currentVerdict } from '@/core/unit/facts-of';
-import { tagOf, type UnitRecord } from '@/core/unit/unit-record';
-import { SectionDrawing } from '../drawing/section-drawing';
+import { sayUnit, tagOf, type UnitRecord } from '@/core/unit/unit-record';
+import { SectionView } from '../drawing/section-view';
 import { Tag } from '../drawing/tag';
 
 /** What heads every page of a unit: its tag and facts, and its section to scale, as it stands now. */
@@ -26,11 +26,8 @@ export function UnitHead({
   readonly now: number;
   readonly station: string;
 }) {
-  const { unit, job } = record;
-  const family = FAMILIES[unit.family];
+  const { unit, job, family } = record;
   const verdict = currentVerdict(record);
-  const closing = record.steps.some((s) => s.station === 'kit') || record.tray.some((p) => p.goesIn !== null);
-  const present = new Set(record.tray.filter((p) => (closing ? p.goesIn !== null : p.found === null)).map((p) => p.slotId));
   const outcomes = new Map(verdict?.answer.marks.map((m) => [m.id, m.outcome]));
   const marks = record.marks.map((m) => ({ ...m, outcome: (outcomes.get(m.name) ?? null) as BoreOutcome | null }));
   return (
@@ -40,15 +37,13 @@ export function UnitHead({
           Skip to the work
         </a>
         <Tag text={tagOf(unit)} />
-        <h1 className="mt-1.5 text-lg leading-tight font-bold">
-          {family.label}, ⌀&nbsp;{sayNominal(unit.geometry.nominalMm)}
-        </h1>
+        <h1 className="mt-1.5 text-lg leading-tight font-bold">{sayUnit(record)}</h1>
         <p className="mt-1 text-ink2">
           {job.machine}
           {unit.position === '' ? '' : `, ${unit.position}`} · {sayComplaint(job.complaints, job.complaintText) || 'no complaint'}
         </p>
         <p className="text-ink2">
-          {MATERIAL_WORDS[unit.material]}
+          {family.bore === 'none' ? '' : MATERIAL_WORDS[unit.material]}
           {unit.pistonDiaMm === null ? '' : ` · piston ${sayDia(unit.pistonDiaMm, units)} ${units.length}`}
         </p>
         <p className="text-ink2">
@@ -67,15 +62,22 @@ export function UnitHead({
           · {job.customer}
         </p>
       </div>
-      <SectionDrawing
-        family={family}
-        geometry={unit.geometry}
-        units={units}
-        lanes={unit.geometry.seals.map((s) => laneOf(s, rules.laneMarginMm))}
-        marks={['book-in', 'strip', 'close-up', 'set', 'prove', 'release'].includes(station) ? [] : marks}
-        present={present}
-        trayHref={['strip', 'close-up'].includes(station) ? '' : `/units/${tagOf(unit)}/strip`}
-      />
+      {unit.geometry === null ? (
+        <p className="self-center border border-dashed border-line p-8 text-center text-ink2">
+          It has no bore: its tray, photos and records are below.
+        </p>
+      ) : (
+        <SectionView
+          family={family}
+          geometry={unit.geometry}
+          units={units}
+          lanes={unit.geometry.seals.map((s) => laneOf(s, rules.laneMarginMm))}
+          marks={['book-in', 'strip', 'close-up', 'set', 'prove', 'release'].includes(station) ? [] : marks}
+          parts={drawnParts(record)}
+          trayHref={['strip', 'close-up'].includes(station) ? '' : `/units/${tagOf(unit)}/strip`}
+          svgHref={`/api/v1/units/${tagOf(unit)}/section.svg`}
+        />
+      )}
     </section>
   );
 }

@@ -1,41 +1,38 @@
 'use client';
 
 import { useState } from 'react';
-import { sayFullDate, saySpan } from '@/core/quantity/say-time';
+import type { Person } from '@/core/people/role';
+import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
+import { sayWait } from '@/core/quantity/say-wait';
 import type { Timer } from '@/core/unit/unit-record';
+import { USUAL_WAITS } from '@/core/unit/usual-waits';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import { useNow } from '../shell/use-now';
 import type { SaveAction, UnitTarget } from './unit-actions';
 
-/** Usual waits, minutes. */
-const WAITS = {
-  'penetrant soak': 240,
-  'seal soak': 10,
-  'paint, air cure': 4320,
-  'thread locker': 30,
-  'parts on order': 2880,
-  approval: 1440,
-} as const;
+type Owner = Pick<Person, 'id' | 'name'>;
 
 /** The unit's waits, and a way to start one. */
 export function WaitBox({
   target,
   timers,
+  people,
+  me,
   startWait,
   endWait,
   open,
 }: {
   readonly target: UnitTarget;
   readonly timers: readonly Timer[];
+  readonly people: readonly Owner[];
+  readonly me: string;
   readonly startWait: SaveAction;
   readonly endWait: SaveAction;
   readonly open: boolean;
 }) {
-  const starting = useSave(startWait, target);
+  const starting = useSave(startWait, target, 'adds');
   const ending = useSave(endWait, target);
-  const [label, setLabel] = useState<keyof typeof WAITS>('penetrant soak');
-  const [minutes, setMinutes] = useState<number>(WAITS['penetrant soak']);
   const running = timers.filter((t) => t.doneAt === null);
   const now = useNow(running.length > 0);
   if (!open && running.length === 0) return null;
@@ -44,8 +41,13 @@ export function WaitBox({
       <h2 className="head mb-1">Waits</h2>
       {running.map((t) => (
         <p key={t.id} className="flex items-center justify-between gap-2">
-          <span className="text-amber" title={sayFullDate(t.endsAt)}>
-            {t.label} {now === undefined ? '' : t.endsAt > now ? saySpan(t.endsAt - now) : 'done'}
+          <span title={sayFullDate(t.endsAt)}>
+            <span className="text-amber">
+              {t.label} {now === undefined ? '' : sayWait(t.endsAt, now)}
+            </span>{' '}
+            <span className="block text-[13px] text-ink2">
+              rings {now === undefined ? '' : sayWhen(t.endsAt, now)} for {people.find((p) => p.id === t.ownerId)?.name}
+            </span>
           </span>
           {open && (
             <button type="button" className="btn-quiet" onClick={() => void ending.save({ timerId: t.id })}>
@@ -54,45 +56,81 @@ export function WaitBox({
           )}
         </p>
       ))}
-      {open && (
-        <div className="flex flex-wrap items-end gap-2">
-          <select
-            data-key="t"
-            className="field w-auto"
-            aria-label="Wait for"
-            value={label}
-            onChange={(e) => {
-              const next = e.target.value as keyof typeof WAITS;
-              setLabel(next);
-              setMinutes(WAITS[next]);
-            }}
-          >
-            {Object.keys(WAITS).map((w) => (
-              <option key={w}>{w}</option>
-            ))}
-          </select>
-          <input
-            type="number"
-            min={1}
-            className="field w-20"
-            aria-label="Minutes"
-            value={minutes}
-            onChange={(e) => setMinutes(Number(e.target.value))}
-          />
-          <span className="pb-3 text-ink2">min</span>
-          <button
-            type="button"
-            className="btn-quiet"
-            disabled={!(minutes >= 1)}
-            title="Start a wait (t)"
-            onClick={() => void starting.save({ label, minutes })}
-          >
-            Start
-          </button>
-        </div>
-      )}
+      {open && <StartWait people={people} me={me} onStart={(wait) => void starting.save(wait)} />}
       <SaveNote saving={starting.saving} onAcceptTheirs={starting.acceptTheirs} />
       <SaveNote saving={ending.saving} onAcceptTheirs={ending.acceptTheirs} />
     </section>
+  );
+}
+
+const UNIT_MIN = { min: 1, h: 60, d: 1440 } as const;
+type TimeUnit = keyof typeof UNIT_MIN;
+const usual = (minutes: number): readonly [number, TimeUnit] =>
+  minutes % 1440 === 0 ? [minutes / 1440, 'd'] : minutes % 60 === 0 ? [minutes / 60, 'h'] : [minutes, 'min'];
+
+function StartWait({
+  people,
+  me,
+  onStart,
+}: {
+  readonly people: readonly Owner[];
+  readonly me: string;
+  readonly onStart: (wait: { readonly label: string; readonly minutes: number; readonly ownerId: string }) => void;
+}) {
+  const [label, setLabel] = useState<string>(USUAL_WAITS[0].label);
+  const [[amount, unit], setTime] = useState(usual(USUAL_WAITS[0].minutes));
+  const [ownerId, setOwnerId] = useState(me);
+  const minutes = amount * UNIT_MIN[unit];
+  return (
+    <div className="flex flex-wrap items-end gap-2">
+      <select
+        data-key="t"
+        className="field w-auto"
+        aria-label="Wait for"
+        value={label}
+        onChange={(e) => {
+          setLabel(e.target.value);
+          setTime(usual(USUAL_WAITS.find((w) => w.label === e.target.value)?.minutes ?? 60));
+        }}
+      >
+        {USUAL_WAITS.map((w) => (
+          <option key={w.label}>{w.label}</option>
+        ))}
+      </select>
+      <input
+        type="number"
+        min={1}
+        className="field w-20"
+        aria-label="How long"
+        value={amount}
+        onChange={(e) => setTime([Number(e.target.value), unit])}
+      />
+      <select
+        className="field w-auto"
+        aria-label="Minutes, hours or days"
+        value={unit}
+        onChange={(e) => setTime([amount, e.target.value as TimeUnit])}
+      >
+        <option value="min">min</option>
+        <option value="h">hours</option>
+        <option value="d">days</option>
+      </select>
+      <select className="field w-auto" aria-label="Who looks after it" value={ownerId} onChange={(e) => setOwnerId(e.target.value)}>
+        {people.map((p) => (
+          <option key={p.id} value={p.id}>
+            {p.name}
+          </option>
+        ))}
+      </select>
+      <button
+        type="button"
+        className="btn-quiet"
+        disabled={!(minutes >= 1)}
+        title="Start a wait (t)"
+        onClick={() => onStart({ label, minutes, ownerId })}
+      >
+        Start
+      </button>
+    </div>
   );
 }

@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { rigAddress } from '@/ports/rig-line';
 import { RigPage } from '@/ui/stations/rig-page';
 import { unitsOf } from '../../_server/preferences';
-import { abortRunAction } from '../../actions';
+import { abortRunAction } from '../../actions/prove';
 
 export const metadata: Metadata = { title: 'Rig' };
 

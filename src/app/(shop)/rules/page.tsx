@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import Link from 'next/link';
 import { sayFullDate } from '@/core/quantity/say-time';
 import { RULE_NAMES, RULES } from '@/core/rules/rule-set';
 import { theDb } from '@/db/connection';
@@ -12,7 +13,15 @@ export default async function RulesPage() {
     <div className="max-w-5xl px-4 py-4">
       <h1 className="mb-1 text-xl font-bold">Rules, version {set.version}</h1>
       <p className="mb-3 text-ink2">
-        {sayFullDate(set.at)}. {set.note} A maker’s manual prevails over all of these.
+        {sayFullDate(set.at)}. {set.note} A maker’s manual prevails over all of these. Also:{' '}
+        <Link className="font-bold text-act" href="/rules/families">
+          families and the shop’s variants
+        </Link>
+        ,{' '}
+        <Link className="font-bold text-act" href="/rules/causes">
+          causes and how often they are met
+        </Link>
+        .
       </p>
       <table className="w-full border-collapse bg-sheet">
         <thead>

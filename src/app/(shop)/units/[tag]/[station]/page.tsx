@@ -6,6 +6,7 @@ import { tagNumber, tagOf } from '@/core/unit/unit-record';
 import { theDb } from '@/db/connection';
 import { historyOf } from '@/db/history';
 import { loadUnit } from '@/db/load-unit';
+import { everyone } from '@/db/people';
 import { unitIdOfTag } from '@/db/stations/book-in';
 import { rulesInForce } from '@/db/stations/bore';
 import { undoable } from '@/db/stations/undo';
@@ -15,7 +16,8 @@ import { UnitHead } from '@/ui/unit/unit-head';
 import { unitsOf } from '../../../../_server/preferences';
 import { StationWork } from '../../../../_server/station-work';
 import { personOrSignIn } from '../../../../_server/who';
-import { addPhotoAction, endWaitAction, leaveAction, reopenAction, startWaitAction, undoAction } from '../../../../actions';
+import { leaveAction, reopenAction } from '../../../../actions/release';
+import { endWaitAction, startWaitAction, undoAction } from '../../../../actions/unit';
 
 type Params = { readonly params: Promise<{ tag: string; station: string }> };
 
@@ -27,7 +29,6 @@ export async function generateMetadata({ params }: Params): Promise<Metadata> {
 const LEDGER_ACTIONS = {
   startWait: startWaitAction,
   endWait: endWaitAction,
-  addPhoto: addPhotoAction,
   undo: undoAction,
   reopen: reopenAction,
   leave: leaveAction,
@@ -42,15 +43,25 @@ export default async function StationPage({ params }: Params) {
   const record = id === undefined ? undefined : await loadUnit(db, id);
   if (record === undefined || station === undefined) notFound();
   const person = await personOrSignIn();
-  const [units, rules, history, last] = await Promise.all([
+  const [units, rules, people, history, last] = await Promise.all([
     unitsOf(),
     rulesInForce(db),
+    everyone(db),
     historyOf(db, record.unit.id),
     undoable(db, record.unit.id, person),
   ]);
   const now = Date.now();
   const ledger = (
-    <Ledger record={record} station={station} person={person} history={history} undoable={last?.kind} actions={LEDGER_ACTIONS} now={now} />
+    <Ledger
+      record={record}
+      station={station}
+      person={person}
+      people={people.map(({ id, name }) => ({ id, name }))}
+      history={history}
+      undoable={last?.kind}
+      actions={LEDGER_ACTIONS}
+      now={now}
+    />
   );
   return (
     <>

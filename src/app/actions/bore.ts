@@ -1,0 +1,42 @@
+'use server';
+
+import { z } from 'zod';
+import { ReadingDoor, TempC } from '@/core/bore/gauge-door';
+import { MarkDoor } from '@/core/bore/judge-door';
+import { SCHOOLS } from '@/core/bore/mark-verdict';
+import { MATERIALS } from '@/core/bore/material';
+import { saveGauging, saveJudgement } from '@/db/stations/bore';
+import { boreChanged } from '@/db/stations/sign-off';
+import { act } from '../_server/act';
+import { changeOf, Id, Note, Target } from '../_server/change-of';
+
+const Gauging = z.object({
+  ...Target,
+  gaugingId: Id,
+  readings: z.array(ReadingDoor).min(1, 'nothing gauged yet').max(2000),
+  bodyTempC: TempC.nullable(),
+  gaugeTempC: TempC.nullable(),
+});
+
+export const saveGaugingAction = act('bench', Gauging, (i, { db, person, now }) =>
+  saveGauging(db, changeOf(i, person, now, 'gauged', `${i.readings.length} readings`), i),
+);
+
+const MarkRecordDoor = MarkDoor.safeExtend({ name: z.string().min(1).max(20), note: Note });
+const JudgementDoor = z.object({
+  ...Target,
+  verdictId: Id,
+  marks: z.array(MarkRecordDoor).max(1000),
+  school: z.enum(SCHOOLS).nullable(),
+  wallMm: z.number().min(0).max(500).nullable(),
+});
+
+export const saveJudgementAction = act('bench', JudgementDoor, (i, { db, person, now }) =>
+  saveJudgement(db, changeOf(i, person, now, 'judged'), i),
+);
+
+const BoreChangedDoor = z.object({ ...Target, station: z.enum(['hone', 'sleeve']), note: Note, material: z.enum(MATERIALS).nullable() });
+
+export const boreChangedAction = act('bench', BoreChangedDoor, (i, { db, person, now }) =>
+  boreChanged(db, changeOf(i, person, now, 'bore-changed', i.note), i.station, i.note, i.material),
+);

@@ -1,0 +1,49 @@
+'use server';
+
+import { z } from 'zod';
+import { may } from '@/core/people/role';
+import { sayUntil } from '@/core/quantity/say-time';
+import { fail } from '@/core/result';
+import { STATIONS } from '@/core/route/station';
+import { loadUnit } from '@/db/load-unit';
+import { checkPin } from '@/db/people';
+import { release, signForRelease } from '@/db/stations/release';
+import { leave, reopen } from '@/db/stations/sign-off';
+import { act } from '../_server/act';
+import { changeOf, Id, Target } from '../_server/change-of';
+
+const SignDoor = z.object({ ...Target, signerId: Id, pin: z.string().min(1).max(64) });
+
+/** One signature under a release. Whoever signs enters their PIN, also when they are signed in. */
+export const signAction = act('bench', SignDoor, async (i, { db, person, now }) => {
+  const signer = await checkPin(db, i.signerId, i.pin, now);
+  if (!signer.ok)
+    return fail({
+      code: 'refused',
+      reasons: [
+        signer.error.code === 'locked' ? `Too many wrong PINs. Locked ${sayUntil(signer.error.until, now)}.` : 'That is not the PIN.',
+      ],
+    });
+  const record = await loadUnit(db, i.unitId);
+  const doing = (record?.signatures.length ?? 0) === 0 ? 'sign-first' : 'sign-second';
+  if (!may(signer.value.role, doing))
+    return fail({
+      code: 'refused',
+      reasons: [
+        doing === 'sign-first' ? 'The first signature is a technician’s or a lead’s.' : 'The second signature is a lead’s or the owner’s.',
+      ],
+    });
+  return signForRelease(db, changeOf(i, person, now, 'signed', signer.value.name), signer.value);
+});
+
+export const releaseAction = act('bench', z.object(Target), (i, { db, person, now }) => release(db, changeOf(i, person, now, 'released')));
+export const leaveAction = act(
+  'exit',
+  z.object({ ...Target, exit: z.enum(['scrapped', 'returned']), reason: z.string().trim().min(3, 'say why').max(500) }),
+  (i, { db, person, now }) => leave(db, changeOf(i, person, now, 'exited', i.reason), i.exit),
+);
+export const reopenAction = act(
+  'reopen',
+  z.object({ ...Target, station: z.enum(STATIONS), reason: z.string().trim().min(3, 'say why').max(500) }),
+  (i, { db, person, now }) => reopen(db, changeOf(i, person, now, 'reopened', `${i.station}: ${i.reason}`), i.station),
+);

@@ -1,0 +1,14 @@
+import { iCalendar } from '@/core/unit/calendar';
+import { theDb } from '@/db/connection';
+import { calendarOf, calendarOwner } from '@/db/stations/calendar';
+import { problem } from '../../../../_server/door';
+
+/** A person's waits and what is promised, for a calendar program. The key in the address is all that opens it; the person can have a new one at any time. */
+export async function GET(_: Request, { params }: { params: Promise<{ key: string }> }): Promise<Response> {
+  const db = await theDb();
+  const personId = await calendarOwner(db, (await params).key.replace(/\.ics$/, ''));
+  if (personId === undefined) return problem(404, 'There is no such calendar.');
+  return new Response(iCalendar(await calendarOf(db, personId), Date.now()), {
+    headers: { 'content-type': 'text/calendar; charset=utf-8', 'cache-control': 'private, max-age=60' },
+  });
+}

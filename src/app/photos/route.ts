@@ -1,0 +1,54 @@
+import { revalidatePath } from 'next/cache';
+import { z } from 'zod';
+import { may } from '@/core/people/role';
+import { problemsOf } from '@/core/wire/problems';
+import { saySaveError } from '@/core/wire/save-error';
+import { theDb } from '@/db/connection';
+import { addPhoto } from '@/db/stations/photos';
+import { changeOf, Id } from '../_server/change-of';
+import { problem } from '../_server/door';
+import { currentPerson } from '../_server/who';
+
+/** Largest body that is read at all; benches send pictures that they have made smaller. */
+const LARGEST_BYTES = 12 * 1024 * 1024;
+
+const PhotoDoor = z.object({
+  eventId: Id,
+  unitId: Id,
+  caption: z.string().max(120),
+  onKind: z.enum(['unit', 'part', 'step', 'mark']),
+  onId: Id,
+  phase: z.enum(['out', 'in']),
+  file: z.instanceof(File).refine((f) => f.size > 0, 'the photo is empty'),
+});
+
+/**
+ * Takes one photo as a form. Nothing is kept before the whole of it has arrived and been re-encoded; a retry with the same id applies once.
+ * A route and not an action, so that its size is refused by its header and a bench can send several and see each go.
+ */
+export async function POST(request: Request): Promise<Response> {
+  const person = await currentPerson();
+  if (person === undefined) return problem(401, 'Sign in first.');
+  if (!may(person.role, 'book-in')) return problem(403, 'Your role may not do this.');
+  if (!fromHere(request)) return problem(403, 'That came from another site.');
+  const bytes = Number(request.headers.get('content-length') ?? Number.NaN);
+  if (!(bytes <= LARGEST_BYTES)) return problem(413, 'A photo is at most 12 MB.');
+  const form = await request.formData().catch(() => undefined);
+  if (form === undefined) return problem(400, 'The photo did not arrive whole; send it again.');
+  const parsed = PhotoDoor.safeParse(Object.fromEntries(form));
+  if (!parsed.success) return problem(422, 'That is not a photo with its place.', problemsOf(parsed.error));
+  const { file, caption, onKind, onId, phase, ...target } = parsed.data;
+  const change = changeOf({ ...target, version: null }, person, Date.now(), 'photo-added', caption);
+  const photo = { caption, bytes: new Uint8Array(await file.arrayBuffer()), on: { kind: onKind, id: onId }, phase };
+  const result = await addPhoto(await theDb(), change, photo);
+  if (!result.ok) return problem(422, saySaveError(result.error).join(' '));
+  revalidatePath('/', 'layout');
+  return Response.json(result.value, { status: 201 });
+}
+
+/** A write from another site's page is refused, as Next does for actions. */
+const fromHere = (request: Request): boolean => {
+  const origin = request.headers.get('origin');
+  const host = request.headers.get('x-forwarded-host') ?? request.headers.get('host');
+  return origin !== null && URL.canParse(origin) && new URL(origin).host === host;
+};

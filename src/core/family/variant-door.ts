@@ -1,0 +1,47 @@
+import { z } from 'zod';
+import { BoreSealDoor } from '../bore/judge-door';
+import { FAMILIES } from './families';
+import type { Family } from './family';
+import { FAMILY_NAMES, type UnitKind } from './family-name';
+import { GrooveDoor, PortDoor } from './geometry-door';
+import { PART_KIND_NAMES } from './part-kind';
+
+const Id = z
+  .string()
+  .regex(/^[a-z0-9-]+$/, 'small letters, figures and dashes')
+  .max(40);
+const XMm = z.number().min(-1000).max(1000);
+
+export const SlotDoor = z.strictObject({
+  id: Id,
+  name: z.string().trim().min(1, 'needs a name').max(60),
+  kind: z.enum(PART_KIND_NAMES),
+  qty: z.number().int().min(1).max(20),
+  optional: z.boolean(),
+  between: z.tuple([z.string(), z.string()]).optional(),
+  groove: z.string().optional(),
+  oneOf: z.array(z.enum(PART_KIND_NAMES)).optional(),
+});
+
+/** A family as this shop meets it: the base's chambers and route, with slots and dimensions of its own. */
+export const VariantDoor = z.strictObject({
+  base: z.enum(FAMILY_NAMES),
+  label: z.string().trim().min(3, 'needs a name').max(60),
+  slots: z.array(SlotDoor).min(1).max(40),
+  drawing: z.strictObject({
+    atMm: z.number().min(8, 'a bore is 8 to 80 mm').max(80, 'a bore is 8 to 80 mm'),
+    lengthMm: z.number().min(5).max(500),
+    wallMm: z.number().min(1).max(60),
+    ports: z.array(PortDoor).max(20),
+    grooves: z.array(GrooveDoor).max(10),
+    seals: z.array(BoreSealDoor).max(20),
+    spans: z.record(z.string(), z.strictObject({ x0Mm: XMm, x1Mm: XMm })),
+  }),
+});
+export type Variant = z.output<typeof VariantDoor>;
+
+/** The family that a unit belongs to: a standard one, or the shop's variant of it. */
+export const familyOf = (kind: UnitKind, variant: Variant | null): Family =>
+  variant === null
+    ? FAMILIES[kind]
+    : { ...FAMILIES[kind], label: variant.label, slots: variant.slots as Family['slots'], drawing: variant.drawing };

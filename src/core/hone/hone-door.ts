@@ -1,0 +1,37 @@
+import { z } from 'zod';
+import { DiaMm } from '../bore/gauge-door';
+import { MATERIALS } from '../bore/material';
+import { RuleOverridesDoor } from '../rules/rule-door';
+import { GRITS } from './cutting-rate';
+
+const Rpm = z.number().gt(0).max(20_000);
+const StrokesPerMin = z.number().gt(0).max(2000);
+const Grit = z.literal(GRITS, `a grit is one of ${GRITS.join(', ')}`);
+
+export const HonePassDoor = z.strictObject({
+  grit: Grit,
+  strokes: z.number().min(0).max(100_000),
+  strokesPerMin: StrokesPerMin,
+  rpm: Rpm,
+  beforeMm: DiaMm,
+  afterMm: DiaMm,
+});
+
+export const HonePlanRequest = z
+  .object({
+    startDiaMm: DiaMm,
+    targetDiaMm: DiaMm,
+    limitDiaMm: DiaMm,
+    material: z.enum(MATERIALS),
+    boreLengthMm: z.number().gt(0).max(10_000),
+    blindEnd: z.boolean(),
+    reliefMm: z.number().min(0).max(1000).nullish(),
+    stoneLengthMm: z.number().gt(0).max(1000),
+    rpm: Rpm,
+    strokesPerMin: StrokesPerMin.nullish(),
+    hatchDeg: z.number().gt(0).lt(180).nullish(),
+    finish: z.enum(['cross-hatch', 'fine']),
+    passes: z.array(HonePassDoor).max(5000).nullish(),
+    rules: RuleOverridesDoor,
+  })
+  .meta({ id: 'HonePlanRequest' });

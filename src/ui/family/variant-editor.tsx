@@ -1,0 +1,200 @@
+'use client';
+
+import { ArrowDown, ArrowUp, X } from 'lucide-react';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { uuidv7 } from 'uuidv7';
+import { familyFaults, sayFamilyFault } from '@/core/family/check-family';
+import { geometryAt } from '@/core/family/family';
+import { familyOf, type Variant } from '@/core/family/variant-door';
+import type { Units } from '@/core/quantity/units';
+import type { Result } from '@/core/result';
+import { wholeParts } from '@/core/unit/drawn-parts';
+import { type SaveError, saySaveError } from '@/core/wire/save-error';
+import { SectionDrawing } from '../drawing/section-drawing';
+import { LengthField } from '../field/quantity-field';
+import { Scroll } from '../unit/scroll';
+import { AddSlot } from './add-slot';
+import { SlotRow } from './slot-row';
+
+/** A family copied and changed: parts, their order, their places. The drawing follows, and everything that cannot work is said before it is saved. */
+export function VariantEditor({
+  start,
+  replaces,
+  units,
+  save,
+}: {
+  readonly start: Variant;
+  /** The variant that is changed; null: a new one. */
+  readonly replaces: string | null;
+  readonly units: Units;
+  readonly save: (input: unknown) => Promise<Result<{ readonly id: string }, SaveError>>;
+}) {
+  const router = useRouter();
+  const [id] = useState(uuidv7);
+  const [variant, setVariant] = useState(start);
+  const [refusal, setRefusal] = useState<readonly string[]>([]);
+  const [busy, setBusy] = useState(false);
+  const { slots, drawing } = variant;
+  const family = familyOf(variant.base, variant);
+  const faults = familyFaults(family).map(sayFamilyFault);
+  const setDrawing = (news: Partial<Variant['drawing']>): void => setVariant({ ...variant, drawing: { ...drawing, ...news } });
+  const move = (at: number, by: 1 | -1): void => {
+    const next = [...slots];
+    const [slot] = next.splice(at, 1);
+    if (slot !== undefined) next.splice(at + by, 0, slot);
+    setVariant({ ...variant, slots: next });
+  };
+  const remove = (slotId: string): void => {
+    const { [slotId]: _, ...spans } = drawing.spans;
+    const seals = drawing.seals.filter((s) => s.id !== slotId);
+    setVariant({ ...variant, slots: slots.filter((s) => s.id !== slotId), drawing: { ...drawing, spans, seals } });
+  };
+  const submit = async (): Promise<void> => {
+    setBusy(true);
+    try {
+      const result = await save({ id, replaces, variant });
+      if (!result.ok) return setRefusal(saySaveError(result.error));
+      router.push(`/rules/families/${result.value.id}`);
+    } catch {
+      setRefusal(['No connection. Everything is still here: save it again when it is back.']);
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <div className="px-4 py-4">
+      <h1 className="mb-3 text-xl font-bold">{replaces === null ? 'A new variant' : 'Change a variant'}</h1>
+      <div className="mb-3 grid items-start gap-4 lg:grid-cols-[1fr_24rem]">
+        <div className="section-together border border-line bg-sheet p-3">
+          <SectionDrawing
+            family={family}
+            geometry={geometryAt(drawing, drawing.atMm)}
+            units={units}
+            parts={wholeParts(variant)}
+            view="together"
+            trayHref={null}
+          />
+        </div>
+        <div className="grid content-start gap-2">
+          <label className="label mb-0">
+            Name
+            <input
+              className="field mt-1"
+              value={variant.label}
+              maxLength={60}
+              onChange={(e) => setVariant({ ...variant, label: e.target.value })}
+            />
+          </label>
+          <div className="grid grid-cols-3 gap-2">
+            <LengthField label="Bore" fine units={units} value={drawing.atMm} onSay={(mm) => mm !== null && setDrawing({ atMm: mm })} />
+            <LengthField
+              label="Length"
+              units={units}
+              value={drawing.lengthMm}
+              onSay={(mm) => mm !== null && setDrawing({ lengthMm: mm })}
+            />
+            <LengthField label="Wall" units={units} value={drawing.wallMm} onSay={(mm) => mm !== null && setDrawing({ wallMm: mm })} />
+          </div>
+          {drawing.ports.map((p, i) => (
+            <div key={p.id} className="grid grid-cols-[1fr_5rem_5rem] items-center gap-2">
+              <span>{p.id.replaceAll('-', ' ')} port, at and ⌀</span>
+              <LengthField
+                hideLabel
+                label={`${p.id} port at`}
+                units={units}
+                value={p.xMm}
+                onSay={(xMm) => xMm !== null && setDrawing({ ports: drawing.ports.with(i, { ...p, xMm }) })}
+              />
+              <LengthField
+                hideLabel
+                label={`${p.id} port diameter`}
+                units={units}
+                value={p.diaMm}
+                onSay={(diaMm) => diaMm !== null && setDrawing({ ports: drawing.ports.with(i, { ...p, diaMm }) })}
+              />
+            </div>
+          ))}
+          {drawing.grooves.map((g, i) => (
+            <div key={g.id} className="grid grid-cols-[1fr_5rem_5rem] items-center gap-2">
+              <span>groove {g.id}, at and wide</span>
+              <LengthField
+                hideLabel
+                label={`groove ${g.id} at`}
+                units={units}
+                value={g.xMm}
+                onSay={(xMm) => xMm !== null && setDrawing({ grooves: drawing.grooves.with(i, { ...g, xMm }) })}
+              />
+              <LengthField
+                hideLabel
+                label={`groove ${g.id} width`}
+                units={units}
+                value={g.widthMm}
+                onSay={(widthMm) => widthMm !== null && setDrawing({ grooves: drawing.grooves.with(i, { ...g, widthMm }) })}
+              />
+            </div>
+          ))}
+        </div>
+      </div>
+      <Scroll label="Parts">
+        <table className="w-full border-collapse bg-sheet">
+          <thead>
+            <tr>
+              {['', 'Part', 'Kind', 'Qty', 'Some', 'Parts the chambers', 'Lies from', 'to', 'Rests at', 'Travels', ''].map((h, i) => (
+                <th key={i} scope="col" className="th">
+                  {h}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {slots.map((slot, i) => (
+              <tr key={slot.id}>
+                <td className="cell whitespace-nowrap">
+                  <button
+                    type="button"
+                    className="size-9 text-act disabled:text-line"
+                    aria-label={`${slot.name}: nearer the open end`}
+                    disabled={i === 0}
+                    onClick={() => move(i, -1)}
+                  >
+                    <ArrowUp size={18} className="mx-auto" />
+                  </button>
+                  <button
+                    type="button"
+                    className="size-9 text-act disabled:text-line"
+                    aria-label={`${slot.name}: further in`}
+                    disabled={i === slots.length - 1}
+                    onClick={() => move(i, 1)}
+                  >
+                    <ArrowDown size={18} className="mx-auto" />
+                  </button>
+                </td>
+                <SlotRow slot={slot} variant={variant} chambers={family.chambers} units={units} onChange={setVariant} />
+                <td className="cell">
+                  <button type="button" className="size-9 text-act" aria-label={`Drop the ${slot.name}`} onClick={() => remove(slot.id)}>
+                    <X size={18} className="mx-auto" />
+                  </button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </Scroll>
+      <AddSlot variant={variant} chambers={family.chambers} onAdd={setVariant} />
+      <div role="alert" className="mt-4">
+        {[...faults, ...refusal].length > 0 && (
+          <div className="mb-3 border-l-4 border-red bg-sheet px-3 py-2 text-red">
+            {[...faults, ...refusal].map((f) => (
+              <p key={f}>{f}</p>
+            ))}
+          </div>
+        )}
+      </div>
+      <button type="button" className="btn" disabled={faults.length > 0 || busy} onClick={() => void submit()}>
+        {busy ? 'Saving' : 'Save the variant'}
+      </button>
+      {replaces !== null && <p className="mt-1 text-[13px] text-ink2">Units that came in by the earlier form keep it.</p>}
+    </div>
+  );
+}

@@ -1,0 +1,80 @@
+'use client';
+
+import Link from 'next/link';
+import { useEffect, useRef, useState } from 'react';
+import type { Wait } from './waits';
+
+/** Rings once for a wait that is over: the first bench that hears it tells the server, and the others stay still. */
+export function Bell({
+  waits,
+  now,
+  ring,
+}: {
+  readonly waits: readonly Wait[];
+  readonly now: number | undefined;
+  readonly ring: (input: unknown) => Promise<{ readonly ok: boolean; readonly value?: { readonly rings: boolean } }>;
+}) {
+  const asked = useRef(new Set<string>());
+  const [ringing, setRinging] = useState<readonly Wait[]>([]);
+  useEffect(() => {
+    if (now === undefined) return;
+    for (const wait of waits.filter((w) => !w.rung && w.endsAt <= now && !asked.current.has(w.id))) {
+      asked.current.add(wait.id);
+      ring({ timerId: wait.id })
+        .then((answer) => {
+          if (answer.ok && answer.value?.rings === true) {
+            setRinging((all) => [...all, wait]);
+            chime();
+          }
+        })
+        // The line is down: ask again at the next second.
+        .catch(() => asked.current.delete(wait.id));
+    }
+  }, [waits, now, ring]);
+  return (
+    <div role="alert" className="fixed right-4 bottom-4 z-30 grid gap-2">
+      {ringing.map((w) => (
+        <div key={w.id} className="flex items-center gap-4 border-2 border-amber bg-sheet px-4 py-2 text-ink">
+          <span>
+            <b>{w.tag}</b> {w.label} is over. <span className="text-ink2">{w.owner}</span>
+          </span>
+          <Link
+            href={`/units/${w.tag}`}
+            className="inline-flex min-h-[44px] items-center font-bold text-act"
+            onClick={() => setRinging((all) => all.filter((x) => x.id !== w.id))}
+          >
+            Go to it
+          </Link>
+          <button
+            type="button"
+            className="min-h-[44px] font-bold text-act"
+            onClick={() => setRinging((all) => all.filter((x) => x.id !== w.id))}
+          >
+            Seen
+          </button>
+        </div>
+      ))}
+    </div>
+  );
+}
+
+/** Two short notes. A page that nobody has touched yet may not sound; the notice stands all the same. */
+const chime = (): void => {
+  try {
+    const audio = new AudioContext();
+    const gain = audio.createGain();
+    gain.connect(audio.destination);
+    gain.gain.setValueAtTime(0.2, audio.currentTime);
+    gain.gain.exponentialRampToValueAtTime(0.001, audio.currentTime + 1.2);
+    [660, 880].forEach((hz, i) => {
+      const tone = audio.createOscillator();
+      tone.frequency.value = hz;
+      tone.connect(gain);
+      tone.start(audio.currentTime + i * 0.35);
+      tone.stop(audio.currentTime + i * 0.35 + 0.3);
+    });
+    setTimeout(() => void audio.close(), 1500);
+  } catch {
+    // No sound device on this bench.
+  }
+};
