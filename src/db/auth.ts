@@ -9,7 +9,9 @@ import { type Db, dataFolder, theDb } from './connection';
 import { accounts, people, sessions, verifications } from './tables';
 
 /** A bench that nobody touches for this long asks for the PIN again, s. */
-const IDLE_S = 2 * 3600;
+export const IDLE_S = 2 * 3600;
+/** A session in use is renewed this often, s. */
+export const RENEW_S = 5 * 60;
 
 /**
  * Sign-in by the library; none of its own routes is served, so people come in by `signIn` only and are made by `addPerson` only.
@@ -18,7 +20,7 @@ const IDLE_S = 2 * 3600;
 const makeAuth = (db: Db) =>
   betterAuth({
     baseURL: process.env.EDDRIN_ORIGIN ?? 'http://localhost',
-    secret: secret(),
+    secret: authSecret(),
     telemetry: { enabled: false },
     database: drizzleAdapter(db, {
       provider: 'sqlite',
@@ -26,7 +28,7 @@ const makeAuth = (db: Db) =>
       transaction: false,
     }),
     emailAndPassword: { enabled: true, disableSignUp: true, minPasswordLength: 4, maxPasswordLength: 64 },
-    session: { expiresIn: IDLE_S, updateAge: 5 * 60 },
+    session: { expiresIn: IDLE_S, updateAge: RENEW_S },
     user: { additionalFields: { role: { type: 'string', input: false }, bench: { type: 'string', required: false, input: false } } },
     advanced: { useSecureCookies: process.env.EDDRIN_ORIGIN?.startsWith('https:') ?? false, ipAddress: { ipAddressHeaders: [] } },
     rateLimit: { enabled: false },
@@ -37,8 +39,13 @@ const makeAuth = (db: Db) =>
   });
 
 /** Signs cookies: from the environment, or made once and kept in the data folder. */
-const secret = (): string => {
-  if (process.env.EDDRIN_SECRET !== undefined) return process.env.EDDRIN_SECRET;
+let kept: string | undefined;
+export const authSecret = (): string => {
+  kept ??= process.env.EDDRIN_SECRET ?? storedSecret();
+  return kept;
+};
+
+const storedSecret = (): string => {
   const file = join(dataFolder(), 'secret');
   if (!existsSync(file)) {
     mkdirSync(dataFolder(), { recursive: true });

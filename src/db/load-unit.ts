@@ -11,6 +11,7 @@ import { type TrayPart, TrayPartDoor } from '@/core/strip/tray-door';
 import type { GuideTick, MarkRecord, SavedVerdict, Step, Unit, UnitRecord } from '@/core/unit/unit-record';
 import type { Db, Reader } from './connection';
 import type { Row } from './event-payload';
+import { prepared } from './prepared';
 import { stockMoves } from './tables';
 
 const Complaints = z.array(z.enum(COMPLAINT_NAMES));
@@ -24,40 +25,37 @@ const JudgementDoor = z.looseObject({
   toDo: z.array(z.looseObject({ text: z.string() })),
 });
 
-const unitQuery = (db: Pick<Db, 'query'>) =>
-  db.query.units.findFirst({
-    where: (u) => eq(u.id, sql.placeholder('unitId')),
-    with: {
-      job: { with: { customer: true } },
-      variant: { columns: { variant: true } },
-      parts: { orderBy: (p) => asc(p.seq) },
-      gaugings: {
-        orderBy: (g) => asc(g.at),
-        with: { readings: { columns: { xMm: true, clockDeg: true, diaMm: true }, orderBy: (r) => asc(r.seq) } },
+const unitQuery = prepared((db: Pick<Db, 'query'>) =>
+  db.query.units
+    .findFirst({
+      where: (u) => eq(u.id, sql.placeholder('unitId')),
+      with: {
+        job: { with: { customer: true } },
+        variant: { columns: { variant: true } },
+        parts: { orderBy: (p) => asc(p.seq) },
+        gaugings: {
+          orderBy: (g) => asc(g.at),
+          with: { readings: { columns: { xMm: true, clockDeg: true, diaMm: true }, orderBy: (r) => asc(r.seq) } },
+        },
+        marks: { orderBy: (m) => asc(m.name) },
+        verdicts: { orderBy: (v) => asc(v.at) },
+        steps: { orderBy: (s) => asc(s.at) },
+        stockMoves: { orderBy: (m) => asc(m.at), with: { kit: { with: { items: { orderBy: (i) => asc(i.seq) } } } } },
+        timers: { orderBy: (t) => asc(t.startedAt) },
+        rigRuns: { columns: { samples: false, analysis: false }, orderBy: (r) => asc(r.startedAt) },
+        signatures: { orderBy: (s) => asc(s.at) },
+        photos: { orderBy: (p) => asc(p.at) },
+        guideTicks: { orderBy: (t) => asc(t.at) },
+        treatments: { orderBy: (t) => asc(t.at) },
+        findings: { orderBy: (f) => asc(f.at) },
       },
-      marks: { orderBy: (m) => asc(m.name) },
-      verdicts: { orderBy: (v) => asc(v.at) },
-      steps: { orderBy: (s) => asc(s.at) },
-      stockMoves: { orderBy: (m) => asc(m.at), with: { kit: { with: { items: { orderBy: (i) => asc(i.seq) } } } } },
-      timers: { orderBy: (t) => asc(t.startedAt) },
-      rigRuns: { columns: { samples: false, analysis: false }, orderBy: (r) => asc(r.startedAt) },
-      signatures: { orderBy: (s) => asc(s.at) },
-      photos: { orderBy: (p) => asc(p.at) },
-      guideTicks: { orderBy: (t) => asc(t.at) },
-      treatments: { orderBy: (t) => asc(t.at) },
-      findings: { orderBy: (f) => asc(f.at) },
-    },
-  });
-
-type PreparedQuery = ReturnType<ReturnType<typeof unitQuery>['prepare']>;
-/** Building the statement's text costs several times what running it does: once a connection is enough. */
-const prepared = new WeakMap<object, PreparedQuery>();
+    })
+    .prepare(),
+);
 
 /** Everything on record about a unit but its events and traces, by one statement; undefined when there is no such unit. */
 export async function loadUnit(db: Pick<Db, 'query'>, unitId: string): Promise<UnitRecord | undefined> {
-  const query = prepared.get(db) ?? unitQuery(db).prepare();
-  prepared.set(db, query);
-  const row = await query.execute({ unitId });
+  const row = await unitQuery(db).execute({ unitId });
   if (row === undefined) return undefined;
   const {
     job,

@@ -1,11 +1,13 @@
-import { hashPassword, verifyPassword } from 'better-auth/crypto';
-import { asc, eq } from 'drizzle-orm';
+import { getSessionCookie } from 'better-auth/cookies';
+import { constantTimeEqual, hashPassword, makeSignature, verifyPassword } from 'better-auth/crypto';
+import { and, asc, eq, gt, sql } from 'drizzle-orm';
 import { afterWrongPin, isLocked, shopLockedUntil } from '@/core/people/lock-out';
 import { type Person, ROLES } from '@/core/people/role';
 import { fail, ok, type Result } from '@/core/result';
-import { theAuth } from './auth';
+import { authSecret, IDLE_S, RENEW_S, theAuth } from './auth';
 import type { Db, Reader } from './connection';
-import { accounts, people } from './tables';
+import { prepared } from './prepared';
+import { accounts, people, sessions } from './tables';
 
 export type NewPerson = Person & { readonly pin: string };
 export type PinError = { readonly code: 'wrong-pin' } | { readonly code: 'locked'; readonly until: number };
@@ -33,8 +35,11 @@ export async function addPerson(db: Db, p: NewPerson, at: number): Promise<void>
   });
 }
 
-export const everyone = (db: Reader): Promise<readonly Person[]> =>
-  db.select({ id: people.id, name: people.name, role: people.role, bench: people.bench }).from(people).orderBy(asc(people.name));
+const PERSON = { id: people.id, name: people.name, role: people.role, bench: people.bench };
+
+const everyoneQuery = prepared((db: Reader) => db.select(PERSON).from(people).orderBy(asc(people.name)).prepare());
+
+export const everyone = (db: Reader): Promise<readonly Person[]> => everyoneQuery(db).execute();
 
 /** When wrong PINs were tried at this server, oldest first; the last hundred. */
 let wrongPins: readonly number[] = [];
@@ -82,8 +87,27 @@ export const signOut = async (headers: Headers): Promise<void> => {
   await (await theAuth()).api.signOut({ headers });
 };
 
-/** Who holds the session that these headers carry; undefined for nobody. */
-export async function whoIs(headers: Headers): Promise<Person | undefined> {
+const sessionQuery = prepared((db: Reader) =>
+  db
+    .select(PERSON)
+    .from(sessions)
+    .innerJoin(people, eq(sessions.userId, people.id))
+    .where(and(eq(sessions.token, sql.placeholder('token')), gt(sessions.expiresAt, sql.placeholder('until'))))
+    .prepare(),
+);
+
+/**
+ * Who holds the session that these headers carry; undefined for nobody.
+ * A session that needs no renewing is found by one statement here, a tenth of what the library takes; all else is asked of the library.
+ */
+export async function whoIs(db: Db, headers: Headers): Promise<Person | undefined> {
+  const cookie = decodeURIComponent(getSessionCookie(headers) ?? '');
+  const token = cookie.slice(0, cookie.indexOf('.'));
+  if (token !== '' && constantTimeEqual(cookie, `${token}.${await makeSignature(token, authSecret())}`)) {
+    const until = new Date(Date.now() + (IDLE_S - RENEW_S) * 1000);
+    const [person] = await sessionQuery(db).execute({ token, until });
+    if (person !== undefined) return person;
+  }
   const session = await (await theAuth()).api.getSession({ headers });
   if (session === null) return undefined;
   const { id, name, bench } = session.user;

@@ -26,7 +26,12 @@ afterAll(async () => {
 const tap = async (selector: string): Promise<void> => {
   const target = (await page.waitForSelector(selector, { visible: true })) as ElementHandle<Element>;
   await page.waitForFunction((e: Element) => !(e instanceof HTMLButtonElement) || !e.disabled, {}, target);
-  await target.evaluate((e) => e.scrollIntoView({ block: 'center' }));
+  // A finger waits until the page under it rests.
+  await target.evaluate(async (e) => {
+    const frame = () => new Promise((resolve) => requestAnimationFrame(resolve));
+    e.scrollIntoView({ block: 'center' });
+    for (let before = -1; before !== e.getBoundingClientRect().top; await frame()) before = e.getBoundingClientRect().top;
+  });
   await target.tap();
 };
 const tapButton = (text: string): Promise<void> => tap(`::-p-xpath(//button[normalize-space(.)="${text}"])`);
@@ -92,9 +97,13 @@ test('stripped, with a photo of a part', async () => {
 test('cleaned and gauged, the tablet standing', async () => {
   await page.setViewport({ width: 768, height: 1024, hasTouch: true });
   await atUnit('clean');
+  // Each is seen to be written down before the next: what is pressed last must not slip away under the finger.
   await tap('button[aria-label="Done: ultrasonic bath"]');
+  await shows(page, 'ultrasonic bath · done');
   await tap('button[aria-label="Cleared: bleed screw"]');
+  await page.waitForSelector('button[aria-label="Cleared: bleed screw"]', { hidden: true });
   await tapButton('Looked at again');
+  await shows(page, 'Looked at again since it was last cleaned.');
   await tapButton('Clean and dry');
   await isDone(page, 'clean');
   await atUnit('gauge');

@@ -86,7 +86,7 @@ describe('a session', () => {
     expect((await signIn(shop.db, 'lena', PINS.lena as string, new Headers(), now)).ok).toBe(true);
     const headers = await signedIn('tess');
     expect((await shop.db.select().from(sessions).where(eq(sessions.userId, 'tess'))).length).toBe(1);
-    expect(await whoIs(headers)).toMatchObject({ id: 'tess', role: 'technician' });
+    expect(await whoIs(shop.db, headers)).toMatchObject({ id: 'tess', role: 'technician' });
   });
 
   test('its cookie is for this site only and out of reach of scripts', async () => {
@@ -100,13 +100,35 @@ describe('a session', () => {
   test('that was forged, signed out or revoked is nobody’s', async () => {
     const headers = await signedIn('lena');
     const forged = new Headers({ cookie: (headers.get('cookie') ?? '').replace(/\.[^;]*/, '.AAAAforged') });
-    expect(await whoIs(forged)).toBeUndefined();
-    expect(await whoIs(new Headers())).toBeUndefined();
+    expect(await whoIs(shop.db, forged)).toBeUndefined();
+    expect(await whoIs(shop.db, new Headers())).toBeUndefined();
     await signOut(headers);
-    expect(await whoIs(headers)).toBeUndefined();
+    expect(await whoIs(shop.db, headers)).toBeUndefined();
     const other = await signedIn('cas');
     await shop.db.delete(sessions).where(eq(sessions.userId, 'cas'));
-    expect(await whoIs(other)).toBeUndefined();
+    expect(await whoIs(shop.db, other)).toBeUndefined();
+  });
+
+  test('is renewed while it is used, and ends when nobody comes', async () => {
+    const headers = await signedIn('tess');
+    const expiry = async (): Promise<number> => {
+      const rows = await shop.db.select().from(sessions).where(eq(sessions.userId, 'tess'));
+      return Math.max(...rows.map((r) => r.expiresAt.getTime()));
+    };
+    const minutesLeft = async (minutes: number): Promise<unknown> =>
+      shop.db
+        .update(sessions)
+        .set({ expiresAt: new Date(Date.now() + minutes * 60_000) })
+        .where(eq(sessions.userId, 'tess'));
+    await minutesLeft(118);
+    const before = await expiry();
+    expect(await whoIs(shop.db, headers)).toMatchObject({ id: 'tess' });
+    expect(await expiry()).toBe(before);
+    await minutesLeft(60);
+    expect(await whoIs(shop.db, headers)).toMatchObject({ id: 'tess' });
+    expect((await expiry()) - Date.now()).toBeGreaterThan(119 * 60_000);
+    await minutesLeft(-1);
+    expect(await whoIs(shop.db, headers)).toBeUndefined();
   });
 
   test('nobody signs up by themselves', async () => {

@@ -5,14 +5,16 @@ import type { Result } from '@/core/result';
 import type { STATIONS } from '@/core/route/station';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
 import { routeOfUnit } from '@/core/unit/facts-of';
+import { undoable } from '@/core/unit/history';
 import type { ChangeError } from '@/db/change-unit';
+import { historyOf } from '@/db/history';
 import { saveGauging, saveJudgement } from '@/db/stations/bore';
 import { kitStore, putKitBack, setKitAside } from '@/db/stations/kit';
 import { breakLostRuns, endRun, lastRunOf, startRun } from '@/db/stations/prove';
 import { certificateOf, release, signForRelease } from '@/db/stations/release';
 import { boreChanged, leave, reopen, signOff } from '@/db/stations/sign-off';
 import { recordPart } from '@/db/stations/tray';
-import { undoable, undoLast } from '@/db/stations/undo';
+import { undoLast } from '@/db/stations/undo';
 import { endWait, openWaits, startWait } from '@/db/stations/waits';
 import { seeded } from '../../demo/random';
 import { simulate } from '../../demo/work';
@@ -334,7 +336,7 @@ describe('undo and reopen', () => {
     await recordPart(shop.db, await shop.change(unitId, 'part-recorded'), `${unitId}-left-boot`, boot);
     const before = await shop.record(unitId);
     await recordPart(shop.db, await shop.change(unitId, 'part-recorded'), `${unitId}-left-boot`, { ...boot, fate: 'binned' });
-    expect((await undoable(shop.db, unitId, PEOPLE.tech))?.kind).toBe('part-recorded');
+    expect(undoable(await historyOf(shop.db, unitId), PEOPLE.tech)?.kind).toBe('part-recorded');
     expect((await undoLast(shop.db, await shop.change(unitId, 'undone'))).ok).toBe(true);
     const after = await shop.record(unitId);
     expect(after.tray).toEqual(before.tray);
@@ -349,10 +351,10 @@ describe('undo and reopen', () => {
 
   test('another person’s step is not mine to undo, nor is one that left the shop', async () => {
     const unitId = await at('gauge');
-    expect(await undoable(shop.db, unitId, PEOPLE.other)).toBeUndefined();
+    expect(undoable(await historyOf(shop.db, unitId), PEOPLE.other)).toBeUndefined();
     expect(reasons(await undoLast(shop.db, await shop.change(unitId, 'undone', PEOPLE.other)))[0]).toMatch(/not yours to undo/);
     const fresh = await shop.book();
-    expect(await undoable(shop.db, fresh, PEOPLE.counter)).toBeUndefined();
+    expect(undoable(await historyOf(shop.db, fresh), PEOPLE.counter)).toBeUndefined();
   });
 
   test('a kit put back cannot be taken back once another unit has the last one', async () => {

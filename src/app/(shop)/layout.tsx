@@ -8,6 +8,9 @@ import { personOrSignIn } from '../_server/who';
 import { calendarKeyAction, signOutAction } from '../actions/people';
 import { ringWaitAction } from '../actions/unit';
 
+/** Every page is of a person and of this moment: none is made while building, when there is no shop to read. */
+export const dynamic = 'force-dynamic';
+
 export default async function ShopLayout({ children }: { readonly children: ReactNode }) {
   const person = await personOrSignIn();
   const waits = await openWaits(await theDb());

@@ -3,7 +3,7 @@ import { partFacing } from './family';
 import type { Geometry, Span } from './geometry';
 import type { PartKind } from './part-kind';
 import { bodyOf } from './section-body';
-import type { Outline } from './shape/outline';
+import { type Extent, extentOf, type Outline } from './shape/outline';
 import { isRadial, outlinesOf } from './shape/part-shape';
 
 /** A part as it lies on the tray: the slots of its family, in another kind if that was found, and what else came out. */
@@ -14,6 +14,7 @@ export type SectionPart = {
   readonly name: string;
   readonly kind: PartKind;
   readonly outlines: readonly Outline[];
+  readonly extent: Extent;
   /** Where it lies in the unit, and how far it moves when the drawing is pulled apart; mm, y down. */
   readonly span: Span;
   readonly apart: readonly [dxMm: number, dyMm: number];
@@ -48,22 +49,19 @@ export const sectionOf = (family: Family, g: Geometry, stack: readonly StackPart
       g,
       family.slots.find((s) => s.id === p.id),
     );
-    return { ...p, outlines: outlinesOf({ kind: p.kind, span: p.span, faces, groove }, g) };
+    const outlines = outlinesOf({ kind: p.kind, span: p.span, faces, groove }, g);
+    return { ...p, outlines, extent: extentOf(outlines) };
   });
   const moves = pulledApart(family, g, shaped);
   const parts = shaped.map((p, i): SectionPart => {
-    const { id: slotId, name, kind, outlines, span } = p;
-    return { slotId, name, kind, outlines, span, apart: moves[i] as readonly [number, number] };
+    const { id: slotId, name, kind, outlines, extent, span } = p;
+    return { slotId, name, kind, outlines, extent, span, apart: moves[i] as readonly [number, number] };
   });
   const body = bodyOf(family, g);
-  const points = (apart: boolean) => [
-    ...body.flatMap((o) => o.points),
-    ...parts.flatMap((p) =>
-      p.outlines.flatMap((o) => o.points.map(([x, y]) => (apart ? ([x + p.apart[0], y + p.apart[1]] as const) : ([x, y] as const)))),
-    ),
-  ];
-  const box = around(points(false));
-  return { box, apartBox: around(points(true)), boreRadiusMm: r, body, axis: { x0Mm: box[0], x1Mm: box[0] + box[2] }, parts };
+  const bodyExtent = extentOf(body);
+  const box = around([bodyExtent, ...parts.map((p) => p.extent)]);
+  const apartBox = around([bodyExtent, ...parts.map(({ extent, apart }) => shifted(extent, apart))]);
+  return { box, apartBox, boreRadiusMm: r, body, axis: { x0Mm: box[0], x1Mm: box[0] + box[2] }, parts };
 };
 
 const behind = (before: Span | undefined): Span => {
@@ -74,46 +72,51 @@ const behind = (before: Span | undefined): Span => {
 const grooveOf = (g: Geometry, slot: Slot | undefined) => g.grooves.find((x) => x.id === slot?.groove);
 
 const MARGIN_MM = 2;
-const around = (points: readonly (readonly [number, number])[]): Box => {
-  const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
-  const [x0, y0] = [Math.min(...xs) - MARGIN_MM, Math.min(...ys) - MARGIN_MM];
-  return [x0, y0, Math.max(...xs) + MARGIN_MM - x0, Math.max(...ys) + MARGIN_MM - y0];
+const around = (extents: readonly Extent[]): Box => {
+  const [x0, y0] = [Math.min(...extents.map((e) => e.x0)) - MARGIN_MM, Math.min(...extents.map((e) => e.y0)) - MARGIN_MM];
+  const [x1, y1] = [Math.max(...extents.map((e) => e.x1)) + MARGIN_MM, Math.max(...extents.map((e) => e.y1)) + MARGIN_MM];
+  return [x0, y0, x1 - x0, y1 - y0];
 };
 
-/** Between parts that are laid out beside the body. */
+const shifted = (e: Extent, [dx, dy]: readonly [number, number]): Extent => ({
+  x0: e.x0 + dx,
+  y0: e.y0 + dy,
+  x1: e.x1 + dx,
+  y1: e.y1 + dy,
+});
+
+/** Between parts that are laid out beside the body, and the room that each takes at least, for its number. */
 const GAP_MM = 3;
+const ROOM_MM = 4;
 
 /** How far each part moves when the unit is pulled apart: out of its mouth in order (of a through bore: the left half to the left, the rest to the right), what sits in the wall straight out of it. */
 const pulledApart = (
   family: Family,
   g: Geometry,
-  parts: readonly { readonly kind: PartKind; readonly outlines: readonly Outline[] }[],
+  parts: readonly Pick<SectionPart, 'kind' | 'extent'>[],
 ): readonly (readonly [number, number])[] => {
-  const extent = (p: { readonly outlines: readonly Outline[] }): Span => {
-    const xs = p.outlines.flatMap((o) => o.points.map(([x]) => x));
-    return { x0Mm: Math.min(...xs), x1Mm: Math.max(...xs) };
-  };
   const moves: (readonly [number, number])[] = parts.map(() => [0, 0]);
-  const axial = parts.flatMap((p, i) => (isRadial(p.kind) ? [] : [{ i, ...extent(p) }]));
+  const axial = parts.flatMap((p, i) => (isRadial(p.kind) ? [] : [{ i, x0Mm: p.extent.x0, x1Mm: p.extent.x1 }]));
   const inside = axial.filter((p) => p.x0Mm < g.lengthMm);
   const middle = g.lengthMm / 2;
   const toLeft = family.bore === 'through' ? inside.filter((p) => (p.x0Mm + p.x1Mm) / 2 <= middle + 0.5) : inside;
+  const room = (p: Span): number => Math.max(p.x1Mm - p.x0Mm, ROOM_MM);
+  const middleOf = (p: Span): number => (p.x0Mm + p.x1Mm) / 2;
   let left = -GAP_MM;
   for (const p of [...toLeft].reverse()) {
-    moves[p.i] = [left - p.x1Mm, 0];
-    left -= p.x1Mm - p.x0Mm + GAP_MM;
+    moves[p.i] = [left - room(p) / 2 - middleOf(p), 0];
+    left -= room(p) + GAP_MM;
   }
+  // Past the far end: what lies in the bore there, then what is joined on outside.
   let right = g.lengthMm + GAP_MM;
-  for (const p of inside.filter((x) => !toLeft.includes(x))) {
-    moves[p.i] = [right - p.x0Mm, 0];
-    right += p.x1Mm - p.x0Mm + GAP_MM;
+  for (const p of axial.filter((x) => !toLeft.includes(x))) {
+    moves[p.i] = [right + room(p) / 2 - middleOf(p), 0];
+    right += room(p) + GAP_MM;
   }
-  for (const p of axial.filter((x) => x.x0Mm >= g.lengthMm)) moves[p.i] = [8, 0];
   let [above, below] = [0, 0];
   for (const [i, p] of parts.entries()) {
     if (!isRadial(p.kind)) continue;
-    const ys = p.outlines.flatMap((o) => o.points.map(([, y]) => y));
-    if (Math.min(...ys) + Math.max(...ys) < 0) {
+    if (p.extent.y0 + p.extent.y1 < 0) {
       moves[i] = [0, -6 - above];
       above += 4;
     } else {

@@ -1,10 +1,11 @@
+import type { BoreOutcome } from '../bore/judge';
 import { drillingsOf } from '../clean/cleaning';
 import { assignItems } from '../kit/assign';
 import { needsOf } from '../kit/needs-of';
 import type { RouteFacts } from '../route/facts';
 import { routeOf, type Stop, stationNow } from '../route/route';
 import type { TrayWay } from '../strip/part-state';
-import type { Gauging, SavedVerdict, SetAside, UnitRecord } from './unit-record';
+import type { Gauging, MarkRecord, SavedVerdict, SetAside, UnitRecord } from './unit-record';
 
 /** The readings of the bore as it is now; undefined when it was cut since, or never gauged. */
 export const currentGauging = (r: Pick<UnitRecord, 'unit' | 'gaugings'>): Gauging | undefined =>
@@ -14,6 +15,12 @@ export const currentGauging = (r: Pick<UnitRecord, 'unit' | 'gaugings'>): Gaugin
 export const currentVerdict = (r: Pick<UnitRecord, 'unit' | 'gaugings' | 'verdicts'>): SavedVerdict | undefined => {
   const gauging = currentGauging(r);
   return gauging === undefined ? undefined : r.verdicts.filter((v) => v.gaugingId === gauging.id).at(-1);
+};
+
+/** Its marks, each with what the verdict on it was. */
+export const judgedMarks = (r: UnitRecord): readonly (MarkRecord & { readonly outcome: BoreOutcome | null })[] => {
+  const outcomes = new Map(currentVerdict(r)?.answer.marks.map((m) => [m.id, m.outcome]));
+  return r.marks.map((m) => ({ ...m, outcome: outcomes.get(m.name) ?? null }));
 };
 
 /** What decides a unit's route, from its records. */

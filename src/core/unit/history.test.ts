@@ -1,10 +1,11 @@
 import { expect, test } from 'vitest';
-import { foldHistory, type HistoryLine } from './history';
+import { foldHistory, type HistoryLine, undoable } from './history';
 
 const line = (id: string, more: Partial<HistoryLine> = {}): HistoryLine => ({
   id,
   at: Number(id),
   by: 'Joss',
+  personId: 'joss',
   kind: 'part-recorded',
   note: '',
   undone: false,
@@ -33,4 +34,14 @@ test('nothing is lost: the counts add up', () => {
   expect(folded.reduce((sum, l) => sum + l.count, 0)).toBe(40);
   expect(folded.length).toBeLessThan(lines.length);
   expect(foldHistory([])).toEqual([]);
+});
+
+test('only the last step that stands can be taken back, by whoever made it', () => {
+  const joss = { id: 'joss', name: 'Joss', role: 'technician', bench: null } as const;
+  const lines = [line('4', { kind: 'undone' }), line('3', { undone: true }), line('2'), line('1')];
+  expect(undoable(lines, joss)?.id).toBe('2');
+  expect(undoable(lines, { ...joss, id: 'pell' })).toBeUndefined();
+  expect(undoable([line('9', { personId: 'pell' }), ...lines], joss)).toBeUndefined();
+  expect(undoable([line('9', { kind: 'released' }), ...lines], joss)).toBeUndefined();
+  expect(undoable([], joss)).toBeUndefined();
 });

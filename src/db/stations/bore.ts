@@ -12,6 +12,7 @@ import type { MarkRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
 import type { Db, Reader } from '../connection';
 import { drop, put } from '../event-payload';
+import { prepared } from '../prepared';
 import { ruleSets } from '../tables';
 import { signOffEdits } from './sign-off';
 
@@ -107,6 +108,8 @@ const cuttingFor = (outcome: BoreOutcome): readonly Station[] =>
 
 /** The shop's newest rule set. */
 export const rulesInForce = async (db: Reader): Promise<RuleSet> => {
-  const [row] = await db.select().from(ruleSets).orderBy(desc(ruleSets.version)).limit(1);
+  const [row] = await newestRules(db).execute();
   return RuleSetRow.parse(row);
 };
+
+const newestRules = prepared((db: Reader) => db.select().from(ruleSets).orderBy(desc(ruleSets.version)).limit(1).prepare());

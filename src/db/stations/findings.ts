@@ -9,6 +9,7 @@ import type { Finding } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit } from '../change-unit';
 import type { Db, Reader } from '../connection';
 import { drop, put } from '../event-payload';
+import { prepared } from '../prepared';
 import { causeModels, findings, jobs, units } from '../tables';
 
 /** Notes a test's answer, or a cause as confirmed or ruled out; null takes it back. */
@@ -29,14 +30,19 @@ export const find = (
 
 const Complaints = z.array(z.enum(COMPLAINT_NAMES));
 
-/** Units that have left the shop with a confirmed cause: what the likelihoods learn from. */
-export async function finishedCases(db: Reader): Promise<readonly FinishedCase[]> {
-  const rows = await db
+const finishedQuery = prepared((db: Reader) =>
+  db
     .select({ unitId: units.id, complaints: jobs.complaints, cause: findings.name })
     .from(findings)
     .innerJoin(units, eq(findings.unitId, units.id))
     .innerJoin(jobs, eq(units.jobId, jobs.id))
-    .where(and(isNotNull(units.exit), eq(findings.about, 'cause'), eq(findings.answer, 'yes')));
+    .where(and(isNotNull(units.exit), eq(findings.about, 'cause'), eq(findings.answer, 'yes')))
+    .prepare(),
+);
+
+/** Units that have left the shop with a confirmed cause: what the likelihoods learn from. */
+export async function finishedCases(db: Reader): Promise<readonly FinishedCase[]> {
+  const rows = await finishedQuery(db).execute();
   const cases = new Map<string, { complaints: FinishedCase['complaints']; causes: CauseName[] }>();
   for (const row of rows) {
     const cause = CAUSE_NAMES.find((c) => c === row.cause);
@@ -50,8 +56,10 @@ export async function finishedCases(db: Reader): Promise<readonly FinishedCase[]
 /** What the shop states about causes: its newest version, or the standard one it starts with. */
 export type CauseModel = { readonly version: number; readonly at: number | null; readonly note: string; readonly likelihoods: Likelihoods };
 
+const newestModel = prepared((db: Reader) => db.select().from(causeModels).orderBy(desc(causeModels.version)).limit(1).prepare());
+
 export async function causeModel(db: Reader): Promise<CauseModel> {
-  const [row] = await db.select().from(causeModels).orderBy(desc(causeModels.version)).limit(1);
+  const [row] = await newestModel(db).execute();
   if (row === undefined) return { version: 0, at: null, note: 'As the shop starts with them.', likelihoods: STANDARD_LIKELIHOODS };
   return { version: row.version, at: row.at, note: row.note, likelihoods: LikelihoodsDoor.parse(row.likelihoods) };
 }

@@ -1,4 +1,4 @@
-import { asc, eq } from 'drizzle-orm';
+import { asc, eq, sum } from 'drizzle-orm';
 import { DimsDoor } from '@/core/kit/kit-door';
 import type { StoredKit } from '@/core/kit/stored-kit';
 import { ok, type Result } from '@/core/result';
@@ -6,17 +6,34 @@ import { type Change, type Changed, type ChangeError, changeUnit, refused } from
 import type { Db, Reader } from '../connection';
 import { drop, put } from '../event-payload';
 import { onHand } from '../load-unit';
-import { kitItems, kits, stockMoves } from '../tables';
+import { prepared } from '../prepared';
+import { kits, stockMoves } from '../tables';
+
+const storeQuery = prepared((db: Reader) =>
+  db.query.kits
+    .findMany({
+      orderBy: (k) => asc(k.number),
+      with: { items: { columns: { kind: true, name: true, qty: true, dims: true }, orderBy: (i) => asc(i.seq) } },
+    })
+    .prepare(),
+);
+
+const stockQuery = prepared((db: Reader) =>
+  db
+    .select({ kitId: stockMoves.kitId, qty: sum(stockMoves.qty).mapWith(Number) })
+    .from(stockMoves)
+    .groupBy(stockMoves.kitId)
+    .prepare(),
+);
 
 /** The whole store: kits with their contents and what is on hand. */
 export async function kitStore(db: Reader): Promise<readonly StoredKit[]> {
-  const rows = await db.select().from(kits).orderBy(asc(kits.number));
-  const items = await db.select().from(kitItems).orderBy(asc(kitItems.seq));
-  const moves = await db.select({ kitId: stockMoves.kitId, qty: stockMoves.qty }).from(stockMoves);
+  const rows = await storeQuery(db).execute();
+  const stock = new Map((await stockQuery(db).execute()).map((s) => [s.kitId, s.qty]));
   return rows.map((kit) => ({
     ...kit,
-    stock: moves.filter((m) => m.kitId === kit.id).reduce((sum, m) => sum + m.qty, 0),
-    items: items.filter((i) => i.kitId === kit.id).map(({ kind, name, qty, dims }) => ({ kind, name, qty, dims: DimsDoor.parse(dims) })),
+    stock: stock.get(kit.id) ?? 0,
+    items: kit.items.map((i) => ({ ...i, dims: DimsDoor.parse(i.dims) })),
   }));
 }
 

@@ -3,6 +3,7 @@ import { ok, type Result } from '@/core/result';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
 import type { Db, Reader } from '../connection';
 import { put } from '../event-payload';
+import { prepared } from '../prepared';
 import { people, timers, units } from '../tables';
 
 /** A wait to be: what for, how long (minutes, from 1 up), and who goes and looks; the one who starts it unless somebody else is named. */
@@ -57,7 +58,12 @@ export type OpenWait = {
 
 /** Waits that still run on units in the shop, the next to end first. */
 export const openWaits = async (db: Reader): Promise<readonly OpenWait[]> => {
-  const rows = await db
+  const rows = await openQuery(db).execute();
+  return rows.map(({ rungAt, ...w }) => ({ ...w, rung: rungAt !== null }));
+};
+
+const openQuery = prepared((db: Reader) =>
+  db
     .select({
       id: timers.id,
       unitId: units.id,
@@ -72,6 +78,6 @@ export const openWaits = async (db: Reader): Promise<readonly OpenWait[]> => {
     .innerJoin(units, eq(timers.unitId, units.id))
     .innerJoin(people, eq(timers.ownerId, people.id))
     .where(and(isNull(timers.doneAt), isNull(units.exit)))
-    .orderBy(asc(timers.endsAt));
-  return rows.map(({ rungAt, ...w }) => ({ ...w, rung: rungAt !== null }));
-};
+    .orderBy(asc(timers.endsAt))
+    .prepare(),
+);

@@ -73,16 +73,15 @@ export function SectionDrawing({ family, geometry, units, lanes = [], marks = []
       </defs>
       {!apart && (
         <g fill="var(--ink2)" fontSize="2.5">
-          {ticks.map((x) => (
-            <g key={x}>
-              <path d={`M${x} ${top + 4.6}v${x % 10 === 0 ? -1.9 : -1}`} stroke="var(--ink2)" strokeWidth="0.25" />
-              {x % 10 === 0 && (
-                <text x={x + 0.6} y={top + 3.3}>
+          <path d={ticks.map((x) => `M${x} ${top + 4.6}v${x % 10 === 0 ? -1.9 : -1}`).join('')} stroke="var(--ink2)" strokeWidth="0.25" />
+          {ticks.map(
+            (x) =>
+              x % 10 === 0 && (
+                <text key={x} x={x + 0.6} y={top + 3.3}>
                   {sayLength(x, units)}
                 </text>
-              )}
-            </g>
-          ))}
+              ),
+          )}
         </g>
       )}
       <g fill="url(#cut)" stroke={INK} strokeWidth="0.3">
@@ -100,7 +99,7 @@ export function SectionDrawing({ family, geometry, units, lanes = [], marks = []
           view={view}
           trayHref={trayHref}
           units={units}
-          fontMm={Math.max(2.8, w / 72)}
+          fontMm={Math.max(2.8, w / 72, h / 18)}
         />
       ))}
       {!apart &&
@@ -158,27 +157,26 @@ function Part({
 }) {
   const [dx, dy] = view === 'apart' ? part.apart : [0, 0];
   const fill = state === 'in' || view === 'apart' ? FILLS[PART_KINDS[part.kind].stuff] : 'none';
-  const points = part.outlines.flatMap((o) => o.points);
-  const [left, right] = [Math.min(...points.map(([x]) => x)), Math.max(...points.map(([x]) => x))];
-  const [upper, lower] = [Math.min(...points.map(([, y]) => y)), Math.max(...points.map(([, y]) => y))];
+  const { x0: left, x1: right, y0: upper, y1: lower } = part.extent;
   const label = `${part.name}${STATE_WORDS[state]}`;
   // Numbers stand above a part; beside what sits in the wall, where something else may be above.
   const beside = lower < 0 || upper > 0;
+  const look = {
+    className: 'section-part',
+    'data-state': state,
+    style: { transform: `translate(${dx}px, ${dy}px)` },
+    fill,
+    stroke: state === 'in' || view === 'apart' ? INK : 'var(--line)',
+    strokeWidth: 0.3,
+    strokeDasharray: state === 'in' ? undefined : state === 'out' ? '1.2 1' : '0.5 0.9',
+  };
   const drawn = (
-    <g
-      className="section-part"
-      data-state={state}
-      style={{ transform: `translate(${dx}px, ${dy}px)` }}
-      fill={fill}
-      stroke={state === 'in' || view === 'apart' ? INK : 'var(--line)'}
-      strokeWidth="0.3"
-      strokeDasharray={state === 'in' ? undefined : state === 'out' ? '1.2 1' : '0.5 0.9'}
-    >
+    <>
       <title>{`${label}: ${sayLength(part.span.x0Mm, units)} to ${sayLength(part.span.x1Mm, units)} ${units.length}`}</title>
       {/* What is thin is still wide enough for a finger or a pointer. */}
       <rect x={left - 0.6} y={upper} width={right - left + 1.2} height={lower - upper} fill="transparent" stroke="none" />
-      {part.outlines.map((o, i) => (
-        <path key={i} d={pathOf(o)} fill={o.hole ? 'var(--sheet)' : o.closed ? undefined : 'none'} />
+      {runsOf(part.outlines).map((run, i) => (
+        <path key={i} d={run.map(pathOf).join('')} fill={run[0]?.hole ? 'var(--sheet)' : run[0]?.closed ? undefined : 'none'} />
       ))}
       {state === 'absent' && (
         <path d={`M${left} ${upper}L${right} ${lower}M${left} ${lower}L${right} ${upper}`} stroke="var(--line)" strokeDasharray="none" />
@@ -196,16 +194,27 @@ function Part({
           {number}
         </text>
       )}
-    </g>
+    </>
   );
   return trayHref === null ? (
-    drawn
+    <g {...look}>{drawn}</g>
   ) : (
-    <a href={`${trayHref}#part-${part.slotId}`} aria-label={label}>
+    <a {...look} href={`${trayHref}#part-${part.slotId}`} aria-label={label}>
       {drawn}
     </a>
   );
 }
+
+/** Outlines in their order, those of a kind that follow each other together: a spring is drawn as a few paths, not as dozens. */
+const runsOf = (outlines: readonly Outline[]): readonly (readonly Outline[])[] => {
+  const runs: Outline[][] = [];
+  for (const o of outlines) {
+    const last = runs.at(-1);
+    if (last?.[0]?.closed === o.closed && last[0].hole === o.hole) last.push(o);
+    else runs.push([o]);
+  }
+  return runs;
+};
 
 export const pathOf = (o: Outline): string => `M${o.points.map(([x, y]) => `${round(x)} ${round(y)}`).join('L')}${o.closed ? 'Z' : ''}`;
 const round = (v: number): number => Math.round(v * 100) / 100;

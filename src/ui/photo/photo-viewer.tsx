@@ -1,7 +1,8 @@
 'use client';
 
+import { useParams } from 'next/navigation';
 import { Dialog } from 'radix-ui';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { sayFullDate } from '@/core/quantity/say-time';
 import type { Photo } from '@/core/unit/unit-record';
 
@@ -10,22 +11,28 @@ export const PHASE_WORDS: { readonly [P in Photo['phase']]: string } = { out: 'a
 
 /** Photos at full size: one, or two side by side (out and in), with zoom by button, wheel or + and −. */
 export function PhotoViewer({
-  photos,
+  photos: sent,
   openId,
   onClose,
 }: {
   readonly photos: readonly Photo[];
-  readonly openId: string | undefined;
+  readonly openId: string;
   readonly onClose: () => void;
 }) {
+  const { tag } = useParams<{ tag?: string }>();
+  const [all, setAll] = useState<readonly Photo[]>();
+  useEffect(() => {
+    const fetchAll = async (): Promise<void> => {
+      const answer = await fetch(`/api/v1/units/${tag}/photos`);
+      if (answer.ok) setAll((await answer.json()) as readonly Photo[]);
+    };
+    if (tag !== undefined) fetchAll().catch(() => undefined);
+  }, [tag]);
+  // The page sends those that hang on its things; all of the unit's come when one is opened, to be laid beside it.
+  const photos = all?.some((p) => p.id === openId) ? all : sent;
   const [shown, setShown] = useState<readonly string[]>([]);
   const [zoom, setZoom] = useState(0);
-  const ids = shown.length > 0 ? shown : openId === undefined ? [] : [openId];
-  const close = (): void => {
-    setShown([]);
-    setZoom(0);
-    onClose();
-  };
+  const ids = shown.length > 0 ? shown : [openId];
   const step = (by: 1 | -1): void => setZoom((z) => Math.min(ZOOMS.length - 1, Math.max(0, z + by)));
   const move = (by: 1 | -1): void => {
     const at = photos.findIndex((p) => p.id === ids[0]);
@@ -34,7 +41,7 @@ export function PhotoViewer({
   };
   const beside = (): void => setShown(ids.length === 2 ? [ids[0] as string] : [ids[0] as string, counterpart(photos, ids[0] as string)]);
   return (
-    <Dialog.Root open={openId !== undefined} onOpenChange={(open) => !open && close()}>
+    <Dialog.Root open onOpenChange={onClose}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 bg-[#12181bcc]" />
         <Dialog.Content

@@ -2,7 +2,9 @@
 
 import { useState } from 'react';
 import type { Photo } from '@/core/unit/unit-record';
-import { PhotoViewer } from './photo-viewer';
+import { late } from '../shell/late';
+
+const PhotoViewer = late(async () => (await import('./photo-viewer')).PhotoViewer);
 
 /** Small pictures that open the viewer; `among` is what the viewer pages through. */
 export function Thumbs({

@@ -1,4 +1,5 @@
-import Link from 'next/link';
+'use client';
+
 import type { BoreOutcome } from '@/core/bore/judge';
 import { sayDia } from '@/core/quantity/say';
 import { sayFullDate, saySpan, sayWhen } from '@/core/quantity/say-time';
@@ -10,6 +11,7 @@ import { tagOf } from '@/core/unit/unit-record';
 import { Silhouette } from '../drawing/silhouette';
 import { Tag } from '../drawing/tag';
 import { OUTCOME_WORDS, VerdictSign } from '../drawing/verdict-sign';
+import { Go } from '../shell/go';
 
 export type RackWait = { readonly unitId: string; readonly label: string; readonly endsAt: number };
 
@@ -34,9 +36,9 @@ export function Rack({
         <span className="text-ink2">{hours(trays)} of bench work</span>
         {late > 0 && <span className="font-bold text-red">{late} late</span>}
         {waiting > 0 && <span className="text-amber">{waiting} waiting</span>}
-        <Link href="/book-in" className="btn ml-auto min-h-9" title="Book in (b)">
+        <Go href="/book-in" className="btn ml-auto min-h-9" title="Book in (b)">
           Book in <span className="font-normal opacity-80">B</span>
-        </Link>
+        </Go>
       </div>
       {trays.length === 0 && (
         <p className="px-4 py-8 text-ink2">The rack holds every unit in the shop, from the counter to release. Book one in to start.</p>
@@ -79,7 +81,7 @@ function TrayCard({
   const late = tray.dueAt < now;
   return (
     <li className="shrink-0">
-      <Link
+      <Go
         data-tray
         href={`/units/${tagOf(tray)}`}
         className="block w-[204px] border border-b-0 border-[#8a9693] bg-plate px-[5px] focus-visible:border-act"
@@ -102,7 +104,7 @@ function TrayCard({
             <TrayNote tray={tray} wait={wait} units={units} now={now} />
           </div>
         </div>
-      </Link>
+      </Go>
     </li>
   );
 }

@@ -1,4 +1,3 @@
-import Link from 'next/link';
 import type { BoreOutcome } from '@/core/bore/judge';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import { STATION_WORDS, type Station } from '@/core/route/station';
@@ -7,6 +6,7 @@ import { tagOf } from '@/core/unit/unit-record';
 import { Silhouette } from '../drawing/silhouette';
 import { Tag } from '../drawing/tag';
 import { VerdictSign } from '../drawing/verdict-sign';
+import { Go } from '../shell/go';
 
 /** Units as a table: in the shop or gone. */
 export function UnitList({ units, now, empty }: { readonly units: readonly TrayTag[]; readonly now: number; readonly empty: string }) {
@@ -29,9 +29,9 @@ export function UnitList({ units, now, empty }: { readonly units: readonly TrayT
             return (
               <tr key={u.id}>
                 <td className="cell">
-                  <Link data-tray href={`/units/${tagOf(u)}`} className="inline-flex min-h-9 items-center">
+                  <Go data-tray href={`/units/${tagOf(u)}`} className="inline-flex min-h-9 items-center">
                     <Tag text={tagOf(u)} />
-                  </Link>
+                  </Go>
                 </td>
                 <td className="cell">
                   <Silhouette family={u.family} label={u.familyLabel} />

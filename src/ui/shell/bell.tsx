@@ -1,7 +1,7 @@
 'use client';
 
-import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
+import { Go } from './go';
 import type { Wait } from './waits';
 
 /** Rings once for a wait that is over: the first bench that hears it tells the server, and the others stay still. */
@@ -38,13 +38,13 @@ export function Bell({
           <span>
             <b>{w.tag}</b> {w.label} is over. <span className="text-ink2">{w.owner}</span>
           </span>
-          <Link
+          <Go
             href={`/units/${w.tag}`}
             className="inline-flex min-h-[44px] items-center font-bold text-act"
             onClick={() => setRinging((all) => all.filter((x) => x.id !== w.id))}
           >
             Go to it
-          </Link>
+          </Go>
           <button
             type="button"
             className="min-h-[44px] font-bold text-act"

@@ -1,7 +1,7 @@
 'use client';
 
-import Link from 'next/link';
 import { usePathname } from 'next/navigation';
+import { Go } from './go';
 
 const PLACES = [
   { href: '/', text: 'Rack', under: ['/units', '/book-in'] },
@@ -19,14 +19,14 @@ export function Places() {
       {PLACES.map(({ href, text, under }) => {
         const here = path === href || under.some((u) => path.startsWith(u));
         return (
-          <Link
+          <Go
             key={href}
             href={href}
             aria-current={here ? 'page' : undefined}
             className={`flex min-h-11 items-center border-b-2 pt-0.5 ${here ? 'border-[#ead9ab] font-bold' : 'border-transparent text-on-bar2'}`}
           >
             {text}
-          </Link>
+          </Go>
         );
       })}
     </nav>

@@ -1,8 +1,10 @@
-import Link from 'next/link';
+'use client';
+
 import type { ComponentProps } from 'react';
 import type { Person } from '@/core/people/role';
 import type { Units } from '@/core/quantity/units';
 import { FindField } from './find-field';
+import { Go } from './go';
 import { Keys } from './keys';
 import { Places } from './places';
 import { Preferences } from './preferences';
@@ -29,9 +31,9 @@ export function TopBar({
       <a href="#work" className="sr-only focus:not-sr-only">
         Skip the bar
       </a>
-      <Link href="/" className="font-bold tracking-[0.14em]">
+      <Go href="/" className="font-bold tracking-[0.14em]">
         EDDRIN
-      </Link>
+      </Go>
       <Places />
       <FindField />
       <div className="ml-auto flex flex-wrap items-center gap-x-4">

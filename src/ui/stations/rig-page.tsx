@@ -1,9 +1,9 @@
 'use client';
 
-import Link from 'next/link';
 import { pressureIn } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import { Trace } from '../drawing/trace';
+import { Go } from '../shell/go';
 import { useLiveRun } from './use-live-run';
 
 /** The rig from anywhere in the shop: what it is doing, for which unit, and a button to let the pressure down. */
@@ -28,9 +28,9 @@ export function RigPage({
         ) : (
           <>
             {run.rig}, {run.state.replace('-', ' ')}, unit{' '}
-            <Link href={`/units/${run.tag}/prove`} className="font-bold text-act underline">
+            <Go href={`/units/${run.tag}/prove`} className="font-bold text-act underline">
               {run.tag}
-            </Link>
+            </Go>
             .
           </>
         )}

@@ -53,10 +53,10 @@ export function Inspect({
               onSay={(mm) => say(c.name, mm)}
             />
           ) : (
-            <label key={c.name} className="label mb-0">
+            <label key={c.name} className="label mb-0 w-32">
               {c.label}
               <select
-                className="field mt-1 w-32"
+                className="field"
                 disabled={!open}
                 value={String(part.checks[c.name] ?? '')}
                 onChange={(e) => say(c.name, e.target.value === '' ? null : e.target.value)}

@@ -107,7 +107,7 @@ export function Tray({
                             label={`${part.name}, ${label}`}
                             hideLabel
                             hint={label}
-                            className="w-20"
+                            className="w-18"
                             fine={fine}
                             units={units}
                             value={typeof part.dims[dim] === 'number' ? part.dims[dim] : null}
@@ -119,7 +119,7 @@ export function Tray({
                   </td>
                   <td className="cell">
                     <select
-                      className="field w-32"
+                      className="field w-30"
                       aria-label={`Fate of the ${part.name}`}
                       disabled={!open || part.found !== 'present'}
                       value={part.fate ?? ''}
@@ -163,7 +163,7 @@ export function Tray({
                   </td>
                   <td className="cell">
                     <input
-                      className="field min-w-24"
+                      className="field min-w-20"
                       aria-label={`Note on the ${part.name}`}
                       disabled={!open}
                       defaultValue={part.note}
@@ -239,7 +239,7 @@ function CameOut({
   };
   return (
     <select
-      className={`field w-36 ${value === '' ? 'border-act' : ''}`}
+      className={`field w-28 ${value === '' ? 'border-act' : ''}`}
       aria-label={`Condition of the ${part.name}`}
       disabled={!open}
       value={value}
@@ -251,7 +251,7 @@ function CameOut({
       {CONDITIONS.map((c) => (
         <option key={c}>{c}</option>
       ))}
-      <option value="absent">was absent</option>
+      <option value="absent">absent</option>
     </select>
   );
 }

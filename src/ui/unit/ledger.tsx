@@ -1,18 +1,18 @@
+'use client';
+
 import { TriangleAlert } from 'lucide-react';
 import { may, type Person } from '@/core/people/role';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import { CAUTIONS } from '@/core/route/cautions';
-import { STATION_WORDS, STATIONS, type Station } from '@/core/route/station';
+import { STATION_WORDS, type Station } from '@/core/route/station';
 import { EVENT_KINDS, type EventKind } from '@/core/unit/event-kind';
-import { trayWayOf } from '@/core/unit/facts-of';
-import { foldHistory, type HistoryLine } from '@/core/unit/history';
-import { newestPhotos } from '@/core/unit/shown-photos';
-import { tagOf, type UnitRecord } from '@/core/unit/unit-record';
+import type { FoldedLine } from '@/core/unit/history';
+import type { Photo, Timer } from '@/core/unit/unit-record';
 import { PhotoBox } from '../photo/photo-box';
 import { LeadBox } from './lead-box';
 import { Scroll } from './scroll';
 import { UndoButton } from './undo-button';
-import type { SaveAction } from './unit-actions';
+import type { SaveAction, UnitTarget } from './unit-actions';
 import { WaitBox } from './wait-box';
 
 export type LedgerActions = {
@@ -25,27 +25,43 @@ export type LedgerActions = {
 
 /** Beside every station: cautions, waits, photos, what a lead may do, and the unit's history. */
 export function Ledger({
-  record,
+  target,
+  tag,
   station,
   person,
   people,
+  inShop,
+  notes,
+  timers,
+  photos,
+  photosInAll,
+  phase,
   history,
   undoable,
+  reopenable,
   actions,
   now,
 }: {
-  readonly record: UnitRecord;
+  readonly target: UnitTarget;
+  readonly tag: string;
   readonly station: Station;
   readonly person: Person;
   /** Who can look after a wait. */
   readonly people: readonly Pick<Person, 'id' | 'name'>[];
-  readonly history: readonly HistoryLine[];
+  readonly inShop: boolean;
+  /** What was noted when this station was signed off or passed over. */
+  readonly notes: readonly string[];
+  readonly timers: readonly Timer[];
+  readonly photos: readonly Photo[];
+  readonly photosInAll: number;
+  readonly phase: Photo['phase'];
+  readonly history: readonly FoldedLine[];
+  /** What this person may take back. */
   readonly undoable: EventKind | undefined;
+  readonly reopenable: readonly Station[];
   readonly actions: LedgerActions;
   readonly now: number;
 }) {
-  const target = { unitId: record.unit.id, version: record.unit.version };
-  const inShop = record.unit.exit === null;
   return (
     <div className="grid gap-4">
       {(CAUTIONS[station] ?? []).map((text) => (
@@ -54,36 +70,27 @@ export function Ledger({
           {text}
         </p>
       ))}
-      {record.steps
-        .filter((s) => s.station === station && (s.note !== '' || s.override !== null))
-        .map((s) => (
-          <p key={s.id} className="border-l-4 border-line pl-3 text-ink2">
-            {s.override === null ? s.note : `Overridden: ${s.unmet.join(' ')} Reason: ${s.override}`}
-          </p>
-        ))}
+      {notes.map((note) => (
+        <p key={note} className="border-l-4 border-line pl-3 text-ink2">
+          {note}
+        </p>
+      ))}
       <WaitBox
         target={target}
-        timers={record.timers}
+        timers={timers}
         people={people}
         me={person.id}
         startWait={actions.startWait}
         endWait={actions.endWait}
         open={inShop && may(person.role, 'bench')}
       />
-      <PhotoBox
-        unitId={record.unit.id}
-        tag={tagOf(record.unit)}
-        photos={newestPhotos(record)}
-        total={record.photos.length}
-        phase={trayWayOf(record)}
-        open={inShop}
-      />
+      <PhotoBox unitId={target.unitId} tag={tag} photos={photos} total={photosInAll} phase={phase} open={inShop} />
       <section>
         <h2 className="head mb-1">History</h2>
-        {inShop && undoable !== undefined && <UndoButton target={target} what={EVENT_KINDS[undoable]} undo={actions.undo} />}
+        {undoable !== undefined && <UndoButton target={target} what={EVENT_KINDS[undoable]} undo={actions.undo} />}
         <Scroll label="Steps" className="max-h-64">
           <ol>
-            {foldHistory(history).map((h) => (
+            {history.map((h) => (
               <li
                 key={h.id}
                 className={`flex justify-between gap-3 border-b border-hair py-1 text-[13px] ${h.undone ? 'line-through' : ''}`}
@@ -102,15 +109,7 @@ export function Ledger({
         </Scroll>
       </section>
       {may(person.role, 'reopen') && (
-        <LeadBox
-          target={target}
-          canReopen={STATIONS.filter(
-            (s) => s !== 'book-in' && (record.steps.some((x) => x.station === s) || (!inShop && s === record.unit.station)),
-          )}
-          inShop={inShop}
-          reopen={actions.reopen}
-          leave={actions.leave}
-        />
+        <LeadBox target={target} canReopen={reopenable} inShop={inShop} reopen={actions.reopen} leave={actions.leave} />
       )}
     </div>
   );

@@ -1,7 +1,9 @@
-import Link from 'next/link';
+'use client';
+
 import { type Stop, saySkip } from '@/core/route/route';
 import { STATION_WORDS, type Station } from '@/core/route/station';
 import { sayWhyNot } from '@/core/route/why-not';
+import { Go } from '../shell/go';
 
 /** The unit's route: done, now, ahead and passed over, each with why. `[` and `]` step along it. */
 export function Ribbon({ tag, route, here }: { readonly tag: string; readonly route: readonly Stop[]; readonly here: Station }) {
@@ -10,17 +12,17 @@ export function Ribbon({ tag, route, here }: { readonly tag: string; readonly ro
   return (
     <nav aria-label="Route" className="relative flex items-stretch gap-x-1 overflow-x-auto border-b border-line bg-plate px-3">
       {before !== undefined && (
-        <Link data-key="[" href={`/units/${tag}/${before}`} className="sr-only" tabIndex={-1}>
+        <Go data-key="[" href={`/units/${tag}/${before}`} className="sr-only" tabIndex={-1}>
           Station before
-        </Link>
+        </Go>
       )}
       {after !== undefined && (
-        <Link data-key="]" href={`/units/${tag}/${after}`} className="sr-only" tabIndex={-1}>
+        <Go data-key="]" href={`/units/${tag}/${after}`} className="sr-only" tabIndex={-1}>
           Station after
-        </Link>
+        </Go>
       )}
       {route.map((stop) => (
-        <Link
+        <Go
           key={stop.station}
           href={`/units/${tag}/${stop.station}`}
           data-key={stop.station === 'gauge' ? 'g' : undefined}
@@ -31,7 +33,7 @@ export function Ribbon({ tag, route, here }: { readonly tag: string; readonly ro
           <StopSign state={stop.state} />
           {STATION_WORDS[stop.station]}
           <span className="sr-only">{stop.state}</span>
-        </Link>
+        </Go>
       ))}
     </nav>
   );

@@ -1,3 +1,5 @@
+'use client';
+
 import type { ReactNode } from 'react';
 
 /** A station's page below the ribbon: the work on the left, what is said about it on the right, the ledger under that. */

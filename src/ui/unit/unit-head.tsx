@@ -1,35 +1,36 @@
+'use client';
+
 import { sayComplaint } from '@/core/book-in/complaint';
-import type { BoreOutcome } from '@/core/bore/judge';
-import { laneOf } from '@/core/bore/lane';
+import type { Lane } from '@/core/bore/lane';
 import { MATERIAL_WORDS } from '@/core/bore/material';
 import { sayDia } from '@/core/quantity/say';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
-import type { Rules } from '@/core/rules/rule-set';
-import { drawnParts } from '@/core/unit/drawn-parts';
-import { currentVerdict } from '@/core/unit/facts-of';
+import type { DrawnPart } from '@/core/unit/drawn-parts';
 import { sayUnit, tagOf, type UnitRecord } from '@/core/unit/unit-record';
+import type { SectionMark } from '../drawing/section-drawing';
 import { SectionView } from '../drawing/section-view';
 import { Tag } from '../drawing/tag';
 
 /** What heads every page of a unit: its tag and facts, and its section to scale, as it stands now. */
 export function UnitHead({
-  record,
+  unit,
+  job,
+  family,
+  parts,
+  lanes,
+  marks,
   units,
-  rules,
   now,
   station,
-}: {
-  readonly record: UnitRecord;
+}: Pick<UnitRecord, 'unit' | 'job' | 'family'> & {
+  readonly parts: readonly DrawnPart[];
+  readonly lanes: readonly Lane[];
+  readonly marks: readonly SectionMark[];
   readonly units: Units;
-  readonly rules: Rules;
   readonly now: number;
   readonly station: string;
 }) {
-  const { unit, job, family } = record;
-  const verdict = currentVerdict(record);
-  const outcomes = new Map(verdict?.answer.marks.map((m) => [m.id, m.outcome]));
-  const marks = record.marks.map((m) => ({ ...m, outcome: (outcomes.get(m.name) ?? null) as BoreOutcome | null }));
   return (
     <section aria-label="Unit" className="grid gap-4 border-b border-line bg-sheet px-4 py-3 md:grid-cols-[15.5rem_1fr]">
       <div>
@@ -37,7 +38,7 @@ export function UnitHead({
           Skip to the work
         </a>
         <Tag text={tagOf(unit)} />
-        <h1 className="mt-1.5 text-lg leading-tight font-bold">{sayUnit(record)}</h1>
+        <h1 className="mt-1.5 text-lg leading-tight font-bold">{sayUnit({ unit, family })}</h1>
         <p className="mt-1 text-ink2">
           {job.machine}
           {unit.position === '' ? '' : `, ${unit.position}`} · {sayComplaint(job.complaints, job.complaintText) || 'no complaint'}
@@ -71,9 +72,9 @@ export function UnitHead({
           family={family}
           geometry={unit.geometry}
           units={units}
-          lanes={unit.geometry.seals.map((s) => laneOf(s, rules.laneMarginMm))}
+          lanes={lanes}
           marks={['book-in', 'strip', 'close-up', 'set', 'prove', 'release'].includes(station) ? [] : marks}
-          parts={drawnParts(record)}
+          parts={parts}
           trayHref={['strip', 'close-up'].includes(station) ? '' : `/units/${tagOf(unit)}/strip`}
           svgHref={`/api/v1/units/${tagOf(unit)}/section.svg`}
         />

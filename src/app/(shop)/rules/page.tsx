@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
 import { sayFullDate } from '@/core/quantity/say-time';
 import { RULE_NAMES, RULES } from '@/core/rules/rule-set';
 import { theDb } from '@/db/connection';
 import { rulesInForce } from '@/db/stations/bore';
+import { Go } from '@/ui/shell/go';
 
 export const metadata: Metadata = { title: 'Rules' };
 
@@ -14,13 +14,13 @@ export default async function RulesPage() {
       <h1 className="mb-1 text-xl font-bold">Rules, version {set.version}</h1>
       <p className="mb-3 text-ink2">
         {sayFullDate(set.at)}. {set.note} A maker’s manual prevails over all of these. Also:{' '}
-        <Link className="font-bold text-act" href="/rules/families">
+        <Go className="font-bold text-act" href="/rules/families">
           families and the shop’s variants
-        </Link>
+        </Go>
         ,{' '}
-        <Link className="font-bold text-act" href="/rules/causes">
+        <Go className="font-bold text-act" href="/rules/causes">
           causes and how often they are met
-        </Link>
+        </Go>
         .
       </p>
       <table className="w-full border-collapse bg-sheet">

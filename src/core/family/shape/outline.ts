@@ -20,3 +20,19 @@ export const turned = (...top: readonly Point[]): Outline => closed(...top, ...[
 
 /** An outline above the axis and its like below it. */
 export const bothSides = (o: Outline): readonly Outline[] => [o, { ...o, points: o.points.map(([x, y]): Point => [x, -y]) }];
+
+/** Where outlines lie; mm. */
+export type Extent = { readonly x0: number; readonly y0: number; readonly x1: number; readonly y1: number };
+
+/** One walk over the points: springs have hundreds. */
+export const extentOf = (outlines: readonly Outline[]): Extent => {
+  let [x0, y0, x1, y1] = [Number.POSITIVE_INFINITY, Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY, Number.NEGATIVE_INFINITY];
+  for (const { points } of outlines)
+    for (const [x, y] of points) {
+      if (x < x0) x0 = x;
+      if (x > x1) x1 = x;
+      if (y < y0) y0 = y;
+      if (y > y1) y1 = y;
+    }
+  return { x0, y0, x1, y1 };
+};

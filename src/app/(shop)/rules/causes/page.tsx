@@ -1,11 +1,11 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
 import { learned } from '@/core/book-in/likelihoods';
 import { may } from '@/core/people/role';
 import { sayFullDate } from '@/core/quantity/say-time';
 import { theDb } from '@/db/connection';
 import { causeModel, finishedCases } from '@/db/stations/findings';
 import { CauseTable } from '@/ui/rules/cause-table';
+import { Go } from '@/ui/shell/go';
 import { personOrSignIn } from '../../../_server/who';
 import { saveCausesAction } from '../../../actions/book-in';
 
@@ -21,9 +21,9 @@ export default async function CausesPage() {
         {model.at === null ? '' : `${sayFullDate(model.at)}. `}
         {model.note} How often each cause is met, and how often a customer with it names each complaint, in per cent. What stands here
         weighs as twenty units; {cases.length} finished units with a confirmed cause have moved it to the small figure under it.{' '}
-        <Link className="font-bold text-act" href="/rules">
+        <Go className="font-bold text-act" href="/rules">
           Back to the rules
-        </Link>
+        </Go>
       </p>
       <CauseTable
         key={model.version}

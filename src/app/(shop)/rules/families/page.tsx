@@ -1,11 +1,11 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
 import { FAMILIES } from '@/core/family/families';
 import { UNIT_KINDS } from '@/core/family/family-name';
 import { familyOf } from '@/core/family/variant-door';
 import { theDb } from '@/db/connection';
 import { currentVariants } from '@/db/stations/variants';
 import { FamilyCard } from '@/ui/family/family-card';
+import { Go } from '@/ui/shell/go';
 import { unitsOf } from '../../../_server/preferences';
 
 export const metadata: Metadata = { title: 'Families' };
@@ -19,9 +19,9 @@ export default async function FamiliesPage() {
       <h1 className="mb-1 text-xl font-bold">Families</h1>
       <p className="mb-3 text-ink2">
         Anatomy as makers mostly build it. Copy one to a variant where yours differ.{' '}
-        <Link className="font-bold text-act" href="/rules">
+        <Go className="font-bold text-act" href="/rules">
           Back to the rules
-        </Link>
+        </Go>
       </p>
       <ul className="grid gap-3 md:grid-cols-2">
         {cylinders.map((k) => (

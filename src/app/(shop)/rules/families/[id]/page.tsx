@@ -1,5 +1,4 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { geometryAt, partFacing } from '@/core/family/family';
 import { PART_KINDS } from '@/core/family/part-kind';
@@ -8,6 +7,7 @@ import { sayLength, sayNominal } from '@/core/quantity/say';
 import { wholeParts } from '@/core/unit/drawn-parts';
 import { LIP_WORDS, Lip } from '@/ui/drawing/lip';
 import { SectionView } from '@/ui/drawing/section-view';
+import { Go } from '@/ui/shell/go';
 import { Scroll } from '@/ui/unit/scroll';
 import { familyByAddress } from '../../../../_server/family-door';
 import { unitsOf } from '../../../../_server/preferences';
@@ -37,13 +37,13 @@ export default async function FamilyPage({ params }: Params) {
             ? 'no bore'
             : `drawn at ${sayNominal(geometry.nominalMm)}, ${sayLength(geometry.lengthMm, units)} ${units.length} of bore; other sizes in proportion`}
         </p>
-        <Link className="font-bold text-act" href="/rules/families">
+        <Go className="font-bold text-act" href="/rules/families">
           All families
-        </Link>
+        </Go>
         {family.drawing !== null && may(person.role, 'rules') && (
-          <Link className="btn-quiet ml-auto" href={`/rules/families/${id}/edit`}>
+          <Go className="btn-quiet ml-auto" href={`/rules/families/${id}/edit`}>
             {variant === null ? 'Copy to a variant' : 'Change this variant'}
-          </Link>
+          </Go>
         )}
       </div>
       {geometry !== null && (

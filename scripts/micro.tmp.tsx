@@ -1,0 +1,35 @@
+import { createElement } from 'react';
+import { renderToString } from 'react-dom/server';
+import { theDb } from '@/db/connection';
+import { loadUnit } from '@/db/load-unit';
+import { unitIdOfTag } from '@/db/stations/book-in';
+import { rulesInForce } from '@/db/stations/bore';
+import { SectionView } from '@/ui/drawing/section-view';
+import { sectionOf } from '@/core/family/section';
+import { drawnParts } from '@/core/unit/drawn-parts';
+import { METRIC } from '@/core/quantity/units';
+import { laneOf } from '@/core/bore/lane';
+import { Ribbon } from '@/ui/unit/ribbon';
+import { routeOfUnit } from '@/core/unit/facts-of';
+import { rankedKits, namedNeeds } from '@/core/unit/ranked-kits';
+import { kitStore } from '@/db/stations/kit';
+const db = await theDb();
+for (const tag of [42, 27]) {
+const record = (await loadUnit(db, (await unitIdOfTag(db, tag))!))!;
+const rules = (await rulesInForce(db)).rules;
+const g = record.unit.geometry!;
+const time = async (n: string, f: () => unknown) => { for (let i = 0; i < 100; i++) await f(); const a = performance.now(); for (let i = 0; i < 200; i++) await f(); console.log(tag, n.padEnd(20), ((performance.now() - a) / 200).toFixed(3)); };
+const props = { family: record.family, geometry: g, units: METRIC, lanes: g.seals.map((s) => laneOf(s, rules.laneMarginMm)), marks: [], parts: drawnParts(record), trayHref: '', svgHref: 'x' };
+await time('sectionOf', () => sectionOf(record.family, g, drawnParts(record)));
+await time('drawnParts', () => drawnParts(record));
+await time('section html', () => renderToString(createElement(SectionView, props)));
+await time('routeOfUnit', () => routeOfUnit(record));
+const route = routeOfUnit(record);
+await time('ribbon html', () => renderToString(createElement(Ribbon, { tag: 'SQ-0042', route, here: 'strip' })));
+await time('kit store', () => kitStore(db));
+const kits = await kitStore(db);
+await time('rankedKits', () => rankedKits(namedNeeds(record), kits));
+await time('rules', () => rulesInForce(db));
+console.log(renderToString(createElement(SectionView, props)).length, JSON.stringify(props).length);
+}
+process.exit(0);

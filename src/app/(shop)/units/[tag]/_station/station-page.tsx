@@ -1,0 +1,140 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import type { ReactNode } from 'react';
+import { laneOf } from '@/core/bore/lane';
+import { may, type Person } from '@/core/people/role';
+import type { Units } from '@/core/quantity/units';
+import type { Stop } from '@/core/route/route';
+import { STATION_WORDS, STATIONS, type Station } from '@/core/route/station';
+import { sayWhyNot, whyNotDone } from '@/core/route/why-not';
+import type { Rules } from '@/core/rules/rule-set';
+import { drawnParts } from '@/core/unit/drawn-parts';
+import { factsOf, judgedMarks, routeOfUnit, trayWayOf } from '@/core/unit/facts-of';
+import { foldHistory, undoable } from '@/core/unit/history';
+import { newestPhotos } from '@/core/unit/shown-photos';
+import { tagNumber, tagOf, type UnitRecord } from '@/core/unit/unit-record';
+import { theDb } from '@/db/connection';
+import { historyOf } from '@/db/history';
+import { loadUnit } from '@/db/load-unit';
+import { everyone } from '@/db/people';
+import { unitIdOfTag } from '@/db/stations/book-in';
+import { rulesInForce } from '@/db/stations/bore';
+import { Ledger } from '@/ui/unit/ledger';
+import { Ribbon } from '@/ui/unit/ribbon';
+import type { UnitTarget } from '@/ui/unit/unit-actions';
+import { UnitHead } from '@/ui/unit/unit-head';
+import { unitsOf } from '../../../../_server/preferences';
+import { personOrSignIn } from '../../../../_server/who';
+import { leaveAction, reopenAction } from '../../../../actions/release';
+import { endWaitAction, startWaitAction, undoAction } from '../../../../actions/unit';
+
+/** A unit at a station, and who looks at it: what the station's page is made from. */
+export type AtStation = {
+  readonly record: UnitRecord;
+  readonly target: UnitTarget;
+  readonly station: Station;
+  readonly stop: Stop | undefined;
+  readonly person: Person;
+  readonly everyone: readonly Person[];
+  readonly units: Units;
+  readonly rules: Rules;
+  readonly inShop: boolean;
+  /** It is this station's turn, and this person may do its work. */
+  readonly atWork: boolean;
+  /** What is missing before it may be signed off, in words. */
+  readonly unmet: readonly string[];
+  readonly ledger: ReactNode;
+  readonly now: number;
+};
+
+type Params = { readonly params: Promise<{ readonly tag: string }> };
+
+const LEDGER_ACTIONS = {
+  startWait: startWaitAction,
+  endWait: endWaitAction,
+  undo: undoAction,
+  reopen: reopenAction,
+  leave: leaveAction,
+};
+
+export const titled =
+  (station: Station) =>
+  async ({ params }: Params): Promise<Metadata> => ({ title: `${(await params).tag} · ${STATION_WORDS[station]}` });
+
+/** The page of a unit at a station: its head, its route, and the station's own work below. */
+export const stationPage = (station: Station, work: (at: AtStation) => ReactNode | Promise<ReactNode>) =>
+  async function StationPage({ params }: Params) {
+    const number = tagNumber((await params).tag);
+    const db = await theDb();
+    const id = number === undefined ? undefined : await unitIdOfTag(db, number);
+    const record = id === undefined ? undefined : await loadUnit(db, id);
+    if (record === undefined) notFound();
+    const { unit } = record;
+    const person = await personOrSignIn();
+    const [units, { rules }, people, history] = await Promise.all([unitsOf(), rulesInForce(db), everyone(db), historyOf(db, unit.id)]);
+    const now = Date.now();
+    const route = routeOfUnit(record);
+    const stop = route.find((s) => s.station === station);
+    const inShop = unit.exit === null;
+    const target = { unitId: unit.id, version: unit.version };
+    const at: AtStation = {
+      record,
+      target,
+      station,
+      stop,
+      person,
+      everyone: people,
+      units,
+      rules,
+      inShop,
+      atWork: inShop && stop?.state === 'now' && may(person.role, 'bench'),
+      unmet: whyNotDone(station, factsOf(record)).map(sayWhyNot),
+      ledger: (
+        <Ledger
+          target={target}
+          tag={tagOf(unit)}
+          station={station}
+          person={person}
+          people={people.map(({ id, name }) => ({ id, name }))}
+          inShop={inShop}
+          notes={stationNotes(record, station)}
+          timers={record.timers}
+          photos={newestPhotos(record)}
+          photosInAll={record.photos.length}
+          phase={trayWayOf(record)}
+          history={foldHistory(history)}
+          undoable={inShop ? undoable(history, person)?.kind : undefined}
+          reopenable={reopenable(record)}
+          actions={LEDGER_ACTIONS}
+          now={now}
+        />
+      ),
+      now,
+    };
+    return (
+      <>
+        <UnitHead
+          unit={unit}
+          job={record.job}
+          family={record.family}
+          parts={drawnParts(record)}
+          lanes={unit.geometry?.seals.map((s) => laneOf(s, rules.laneMarginMm)) ?? []}
+          marks={judgedMarks(record)}
+          units={units}
+          now={now}
+          station={station}
+        />
+        <Ribbon tag={tagOf(unit)} route={route} here={station} />
+        {await work(at)}
+      </>
+    );
+  };
+
+const stationNotes = (record: UnitRecord, station: Station): readonly string[] =>
+  record.steps
+    .filter((s) => s.station === station && (s.note !== '' || s.override !== null))
+    .map((s) => (s.override === null ? s.note : `Overridden: ${s.unmet.join(' ')} Reason: ${s.override}`));
+
+/** Stations that a lead may open again: those signed off, and where a unit that has left was. */
+const reopenable = ({ unit, steps }: UnitRecord): readonly Station[] =>
+  STATIONS.filter((s) => s !== 'book-in' && (steps.some((x) => x.station === s) || (unit.exit !== null && s === unit.station)));

@@ -1,0 +1,29 @@
+import { may } from '@/core/people/role';
+import { tagOf } from '@/core/unit/unit-record';
+import { StationFrame } from '@/ui/unit/station-frame';
+import { CausesOf } from '../_station/causes-of';
+import { stationPage, titled } from '../_station/station-page';
+
+export const generateMetadata = titled('book-in');
+
+export default stationPage('book-in', ({ record, person, inShop, ledger }) => (
+  <StationFrame title="BOOKED IN" ledger={ledger}>
+    <div className="grid gap-3 border border-line bg-sheet p-4">
+      <p>
+        {record.job.customer}, {record.job.phone}
+      </p>
+      <p>{record.unit.identityMarks === '' ? 'No marks noted.' : `Marks on it: ${record.unit.identityMarks}`}</p>
+      <div className="flex gap-3">
+        <a className="btn" href={`/api/v1/units/${tagOf(record.unit)}/label.pdf`} target="_blank" rel="noreferrer">
+          Print the label
+        </a>
+        <a className="btn-quiet" href={`/api/v1/units/${tagOf(record.unit)}/label.svg`} target="_blank" rel="noreferrer">
+          Label as SVG
+        </a>
+      </div>
+    </div>
+    <div className="mt-4">
+      <CausesOf record={record} open={inShop && may(person.role, 'book-in')} />
+    </div>
+  </StationFrame>
+));

@@ -1,0 +1,51 @@
+import { suggestDepths } from '@/core/bore/suggest-grid';
+import { sayDia } from '@/core/quantity/say';
+import { Gauge } from '@/ui/stations/gauge';
+import { saveGaugingAction } from '../../../../actions/bore';
+import { NoBore } from '../_station/no-bore';
+import { NotNow } from '../_station/not-now';
+import { type AtStation, stationPage, titled } from '../_station/station-page';
+
+export const generateMetadata = titled('gauge');
+
+export default stationPage('gauge', (at) => {
+  const { unit, gaugings } = at.record;
+  if (unit.geometry === null) return <NoBore ledger={at.ledger} />;
+  return (
+    <Gauge
+      key={gaugings.length}
+      target={at.target}
+      depths={suggestDepths(unit.geometry.seals, unit.geometry.lengthMm)}
+      material={unit.material}
+      lengthMm={unit.geometry.lengthMm}
+      nominalMm={unit.geometry.nominalMm}
+      units={at.units}
+      rules={at.rules}
+      save={saveGaugingAction}
+      open={at.atWork}
+      ledger={
+        <>
+          <NotNow stop={at.stop} />
+          <EarlierGaugings at={at} />
+          {at.ledger}
+        </>
+      }
+    />
+  );
+});
+
+function EarlierGaugings({ at: { record, units } }: { readonly at: AtStation }) {
+  const earlier = record.gaugings.filter((g) => g.readings.length > 0);
+  if (earlier.length === 0) return null;
+  return (
+    <section className="mb-4">
+      <h2 className="head mb-1">GAUGED BEFORE</h2>
+      {earlier.map((g) => (
+        <p key={g.id} className="text-ink2">
+          {g.readings.length} readings, {sayDia(Math.min(...g.readings.map((r) => r.diaMm)), units)} to{' '}
+          {sayDia(Math.max(...g.readings.map((r) => r.diaMm)), units)} {units.length}
+        </p>
+      ))}
+    </section>
+  );
+}
