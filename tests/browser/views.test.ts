@@ -194,6 +194,7 @@ describe('the shell, by keyboard', () => {
 
   test('[ and ] step along the route, t goes to the waits', async () => {
     await page.goto(await unitAt('gauge'));
+    await ready(page);
     await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
     await keys.press('[');
     await page.waitForFunction(() => location.pathname.endsWith('/clean'));
@@ -215,6 +216,7 @@ describe('the shell, by keyboard', () => {
 
   test('a wait is started from the unit and shown in the bar until it is ended', async () => {
     await page.goto(await unitAt('close-up'));
+    await ready(page);
     await keys.press('t');
     await page.keyboard.type('seal soak');
     await keys.tabTo('How long');
