@@ -134,6 +134,7 @@ const run = async (work: Work, story: Story, db: Db, random: Random): Promise<vo
   if (past('judge')) await work.judge(story.bore);
   if (story.at === 'scrapped') return work.scrap();
   if (past('hone')) await work.hone(story.bore);
+  else if (story.at === 'hone') await work.cut(story.family === 'master-tandem' ? 2 : 0);
   if (past('kit')) await work.kit();
   if (past('close-up')) await work.closeUp();
   else if (story.at === 'close-up') await work.closeUp(story.family === 'master-tandem' ? 8 : 6);

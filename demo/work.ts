@@ -4,6 +4,10 @@ import { METHODS, type MethodName, type StuckState, type TreatmentResult } from 
 import { partFacing } from '@/core/family/family';
 import type { Geometry } from '@/core/family/geometry';
 import type { PartKind } from '@/core/family/part-kind';
+import { DRIVES } from '@/core/hone/drive';
+import { honePlan } from '@/core/hone/hone-plan';
+import { sayHoned } from '@/core/hone/say-honed';
+import { startDiaOf } from '@/core/hone/start-dia';
 import type { Person } from '@/core/people/role';
 import { analyseRun, type RigSample } from '@/core/prove/run-analysis';
 import type { Result } from '@/core/result';
@@ -13,6 +17,7 @@ import type { Condition } from '@/core/strip/tray';
 import { usualFate } from '@/core/strip/tray';
 import type { TrayPart } from '@/core/strip/tray-door';
 import type { EventKind } from '@/core/unit/event-kind';
+import { currentVerdict } from '@/core/unit/facts-of';
 import { namedNeeds, rankedKits } from '@/core/unit/ranked-kits';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import type { Change } from '@/db/change-unit';
@@ -21,6 +26,7 @@ import { loadUnit } from '@/db/load-unit';
 import { saveGauging, saveJudgement } from '@/db/stations/bore';
 import { find } from '@/db/stations/findings';
 import { tellStep } from '@/db/stations/guide';
+import { logPass } from '@/db/stations/hone';
 import { kitStore, setKitAside } from '@/db/stations/kit';
 import { endRun, startRun } from '@/db/stations/prove';
 import { release, signForRelease } from '@/db/stations/release';
@@ -185,18 +191,37 @@ export class Work {
         }),
       );
     } else if (verdict?.outcome === 'hone' && verdict.gauge !== null && verdict.targetDiaMm !== null) {
-      await must(
-        boreChanged(
-          this.db,
-          this.next('bore-changed', '220, then 400, 60 strokes a minute', undefined, 35),
-          'hone',
-          '220, then 400, 60 strokes a minute',
-          null,
-        ),
-      );
+      await this.cut();
+      const note = sayHoned((await this.record()).passes);
+      await must(boreChanged(this.db, this.next('bore-changed', note, undefined, 10), 'hone', note, null));
       const { unit } = await this.record();
       await this.gauge(verdict.targetDiaMm - bored(unit).nominalMm - 0.014);
       await this.judge(story, true);
+    }
+  }
+
+  /** Passes with the stones as the plan says, each cutting a little more or less than the table. @param most at most so many */
+  async cut(most = 12): Promise<void> {
+    const setup = { drive: 'press', rpm: DRIVES.press.rpm, strokesPerMin: DRIVES.press.strokesPerMin } as const;
+    for (let n = 0; n < most; n++) {
+      const { unit, family, passes, ...record } = await this.record();
+      const answer = currentVerdict({ unit, ...record })?.answer;
+      const startDiaMm = answer === undefined ? null : startDiaOf(answer);
+      if (answer?.targetDiaMm == null || startDiaMm === null || unit.geometry === null) return;
+      const { targetDiaMm, limitDiaMm } = answer;
+      const bore = { startDiaMm, targetDiaMm, limitDiaMm, material: unit.material, boreLengthMm: unit.geometry.lengthMm };
+      const plan = honePlan(
+        { ...bore, ...setup, blindEnd: family.bore === 'blind', stoneLengthMm: 25, finish: 'cross-hatch', passes },
+        STANDARD_RULES,
+      );
+      const stage = plan.stages[0];
+      if (stage === undefined) return;
+      const beforeMm = passes.at(-1)?.afterMm ?? startDiaMm;
+      const turns = (stage.gaugeAfterStrokes * setup.rpm) / setup.strokesPerMin;
+      const cutMm = (turns * stage.umPer100Turns * (0.9 + this.random.next() * 0.3)) / 100_000;
+      const afterMm = Math.min(Math.round((beforeMm + cutMm) * 1000) / 1000, targetDiaMm);
+      const pass = { tool: 'stone', ...setup, grit: stage.grit, strokes: stage.gaugeAfterStrokes, beforeMm, afterMm, note: '' } as const;
+      await must(logPass(this.db, this.next('pass-logged', `${pass.strokes} strokes at ${pass.grit}`, undefined, 4), pass));
     }
   }
 

@@ -5,6 +5,7 @@ import {
   findings,
   gaugings,
   guideTicks,
+  honePasses,
   marks,
   parts,
   photos,
@@ -37,6 +38,7 @@ export const TRACKED = {
   guideTicks,
   treatments,
   findings,
+  honePasses,
 } as const;
 export type TrackedName = keyof typeof TRACKED;
 export const TRACKED_NAMES = Object.keys(TRACKED) as readonly TrackedName[];
@@ -65,6 +67,7 @@ const ChangeDoor = z.discriminatedUnion('table', [
   change('guideTicks'),
   change('treatments'),
   change('findings'),
+  change('honePasses'),
 ]);
 
 export const EventPayload = z.strictObject({ version: z.literal(1), changes: z.array(ChangeDoor) });

@@ -5,10 +5,11 @@ import type { Judgement } from '@/core/bore/judge';
 import { MARK_KINDS } from '@/core/bore/mark';
 import { GeometryDoor } from '@/core/family/geometry-door';
 import { familyOf, VariantDoor } from '@/core/family/variant-door';
+import { GritDoor } from '@/core/hone/hone-door';
 import { DimsDoor } from '@/core/kit/kit-door';
 import { STATIONS } from '@/core/route/station';
 import { type TrayPart, TrayPartDoor } from '@/core/strip/tray-door';
-import type { GuideTick, MarkRecord, SavedVerdict, Step, Unit, UnitRecord } from '@/core/unit/unit-record';
+import type { BorePass, GuideTick, MarkRecord, SavedVerdict, Step, Unit, UnitRecord } from '@/core/unit/unit-record';
 import type { Db, Reader } from './connection';
 import type { Row } from './event-payload';
 import { prepared } from './prepared';
@@ -48,6 +49,7 @@ const unitQuery = prepared((db: Pick<Db, 'query'>) =>
         guideTicks: { orderBy: (t) => asc(t.at) },
         treatments: { orderBy: (t) => asc(t.at) },
         findings: { orderBy: (f) => asc(f.at) },
+        honePasses: { orderBy: (p) => asc(p.at) },
       },
     })
     .prepare(),
@@ -73,6 +75,7 @@ export async function loadUnit(db: Pick<Db, 'query'>, unitId: string): Promise<U
     guideTicks,
     treatments,
     findings,
+    honePasses,
     ...unit
   } = row;
   return {
@@ -107,11 +110,13 @@ export async function loadUnit(db: Pick<Db, 'query'>, unitId: string): Promise<U
     ticks: guideTicks.map(toTick),
     treatments,
     findings,
+    passes: honePasses.map(toPass),
   };
 }
 
 export const toUnit = (row: Row<'units'>): Unit => ({ ...row, geometry: GeometryDoor.nullable().parse(row.geometry) });
 export const toTick = ({ unitId: _, ...tick }: Row<'guideTicks'>): GuideTick => ({ ...tick, dims: DimsDoor.parse(tick.dims) });
+export const toPass = ({ unitId: _, material: __, ...pass }: Row<'honePasses'>): BorePass => ({ ...pass, grit: GritDoor.parse(pass.grit) });
 export const toPart = ({ unitId: _, ...part }: Row<'parts'>): TrayPart => TrayPartDoor.parse(part);
 export const toMark = ({ unitId: _, ...m }: Row<'marks'>): MarkRecord => ({ ...m, kind: MarkKindDoor.parse(m.kind) });
 export const toStep = ({ unitId: _, ...s }: Row<'steps'>): Step => ({

@@ -1,6 +1,6 @@
 import type { UnitRecord } from '@/core/unit/unit-record';
 import type { Edit, Row, TrackedName } from './event-payload';
-import { toMark, toPart, toStep, toTick, toUnit, toVerdict } from './load-unit';
+import { toMark, toPart, toPass, toStep, toTick, toUnit, toVerdict } from './load-unit';
 
 /** Tables whose rows bring others with them: after a change to these the unit is read again. */
 const NEEDS_READING: readonly TrackedName[] = ['gaugings', 'readings', 'stockMoves'];
@@ -22,6 +22,7 @@ export const recordAfter = (r: UnitRecord, edits: readonly Edit[]): UnitRecord |
     photos: patched(r.photos, 'photos', edits, (row) => row),
     ticks: patched(r.ticks, 'guideTicks', edits, toTick),
     treatments: patched(r.treatments, 'treatments', edits, (row) => row),
+    passes: patched(r.passes, 'honePasses', edits, toPass),
     findings: patched(r.findings, 'findings', edits, (row) => row),
   };
 };

@@ -5,6 +5,7 @@ import {
   findings,
   gaugings,
   guideTicks,
+  honePasses,
   jobs,
   kitItems,
   kits,
@@ -40,6 +41,7 @@ export const unitRelations = relations(units, ({ one, many }) => ({
   guideTicks: many(guideTicks),
   treatments: many(treatments),
   findings: many(findings),
+  honePasses: many(honePasses),
 }));
 
 const ofUnit = (
@@ -54,7 +56,8 @@ const ofUnit = (
     | typeof photos
     | typeof guideTicks
     | typeof treatments
-    | typeof findings,
+    | typeof findings
+    | typeof honePasses,
 ) => relations(table, ({ one }) => ({ unit: one(units, { fields: [table.unitId], references: [units.id] }) }));
 
 export const partRelations = ofUnit(parts);
@@ -68,6 +71,7 @@ export const photoRelations = ofUnit(photos);
 export const guideTickRelations = ofUnit(guideTicks);
 export const treatmentRelations = ofUnit(treatments);
 export const findingRelations = ofUnit(findings);
+export const honePassRelations = ofUnit(honePasses);
 
 export const jobRelations = relations(jobs, ({ one }) => ({
   customer: one(customers, { fields: [jobs.customerId], references: [customers.id] }),

@@ -1,6 +1,8 @@
 import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { MATERIALS } from '@/core/bore/material';
 import { METHOD_NAMES, STUCK_STATES, TREATMENT_RESULTS } from '@/core/clean/treatment';
 import { UNIT_KINDS } from '@/core/family/family-name';
+import { DRIVE_NAMES, TOOL_NAMES } from '@/core/hone/drive';
 
 // Times are ms since 1970 UTC, lengths mm, depths µm, pressures bar, volumes ml. JSON columns are parsed by their doors on the way out.
 
@@ -120,7 +122,7 @@ export const units = sqliteTable(
     variantId: text().references(() => familyVariants.id),
     position: text().notNull(),
     identityMarks: text().notNull(),
-    material: text({ enum: ['cast-iron', 'alloy', 'alloy-anodised', 'sleeve-stainless', 'sleeve-brass', 'sleeve-steel'] }).notNull(),
+    material: text({ enum: MATERIALS }).notNull(),
     geometry: text({ mode: 'json' }),
     pistonDiaMm: real(),
     dueAt: time().notNull(),
@@ -338,6 +340,29 @@ export const guideTicks = sqliteTable(
     dims: text({ mode: 'json' }).notNull(),
   },
   (t) => [index('guide_ticks_unit').on(t.unitId)],
+);
+
+/** Passes over a bore with stone, beads or paper. */
+export const honePasses = sqliteTable(
+  'hone_passes',
+  {
+    id: id(),
+    unitId: ofUnit(),
+    at: time().notNull(),
+    personId: text().notNull(),
+    /** What it cut: the unit's material may be another after a sleeve. */
+    material: text({ enum: MATERIALS }).notNull(),
+    tool: text({ enum: TOOL_NAMES }).notNull(),
+    drive: text({ enum: DRIVE_NAMES }).notNull(),
+    grit: integer().notNull(),
+    strokes: integer().notNull(),
+    strokesPerMin: real().notNull(),
+    rpm: real().notNull(),
+    beforeMm: real().notNull(),
+    afterMm: real().notNull(),
+    note: text().notNull(),
+  },
+  (t) => [index('hone_passes_unit').on(t.unitId), index('hone_passes_material').on(t.material, t.at)],
 );
 
 /** What was done to a body: attempts to free it, and cleanings. */

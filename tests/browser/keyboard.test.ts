@@ -199,7 +199,8 @@ test('judges a pit under the resting rear primary: hone, with the arithmetic, an
   await isDone(page, 'judge');
   await page.goto(`${app.origin}/units/${tag}`);
   await isAt(page, 'hone');
-  await shows(page, 'Cut to 22.280 mm, never past 22.310');
+  await shows(page, /strokes at 180 then gauge/);
+  await shows(page, /target 22\.280 .* never past 22\.310/);
 });
 
 test('it is honed elsewhere; the new readings are recorded, and judged again', async () => {

@@ -29,6 +29,7 @@ const ASKS: { readonly [A in Exclude<keyof typeof actions, 'signInAction' | 'sig
   saveGaugingAction: 'bench',
   saveJudgementAction: 'bench',
   boreChangedAction: 'bench',
+  logPassAction: 'bench',
   setKitAsideAction: 'kit',
   putKitBackAction: 'kit',
   startRunAction: 'bench',

@@ -1,11 +1,14 @@
 'use server';
 
 import { z } from 'zod';
-import { ReadingDoor, TempC } from '@/core/bore/gauge-door';
+import { DiaMm, ReadingDoor, TempC } from '@/core/bore/gauge-door';
 import { MarkDoor } from '@/core/bore/judge-door';
 import { SCHOOLS } from '@/core/bore/mark-verdict';
 import { MATERIALS } from '@/core/bore/material';
+import { DRIVE_NAMES, TOOL_NAMES } from '@/core/hone/drive';
+import { GritDoor, Rpm, StrokesPerMin } from '@/core/hone/hone-door';
 import { saveGauging, saveJudgement } from '@/db/stations/bore';
+import { logPass } from '@/db/stations/hone';
 import { boreChanged } from '@/db/stations/sign-off';
 import { act } from '../_server/act';
 import { changeOf, Id, Note, Target } from '../_server/change-of';
@@ -34,6 +37,25 @@ const JudgementDoor = z.object({
 export const saveJudgementAction = act('bench', JudgementDoor, (i, { db, person, now }) =>
   saveJudgement(db, changeOf(i, person, now, 'judged'), i),
 );
+
+const PassDoor = z.object({
+  ...Target,
+  tool: z.enum(TOOL_NAMES),
+  drive: z.enum(DRIVE_NAMES),
+  grit: GritDoor,
+  strokes: z.number().int().min(1, 'how many strokes?').max(100_000),
+  strokesPerMin: StrokesPerMin,
+  rpm: Rpm,
+  beforeMm: DiaMm,
+  afterMm: DiaMm,
+  note: Note,
+});
+
+export const logPassAction = act('bench', PassDoor, (i, { db, person, now }) => {
+  const { eventId, unitId, version: _, ...pass } = i;
+  const told = `${pass.strokes} strokes at ${pass.grit}`;
+  return logPass(db, changeOf({ eventId, unitId, version: null }, person, now, 'pass-logged', told), pass);
+});
 
 const BoreChangedDoor = z.object({ ...Target, station: z.enum(['hone', 'sleeve']), note: Note, material: z.enum(MATERIALS).nullable() });
 

@@ -4,6 +4,7 @@ import { above, atMost, roundUpTo } from '../statistics/compare';
 import { normalCdf, spread } from '../statistics/summary';
 import { type BoreForm, type GaugeInput, gaugeBore, gaugeRules, gaugeUncertainty } from './gauge';
 import { type BoreSeal, type Lane, laneOf, touches } from './lane';
+import { stationsInLanes } from './lane-stations';
 import { type BoreLimits, boreLimits } from './limits';
 import type { Mark } from './mark';
 import { CUT_STEP_MM, grooveLeakMlPerMin, judgeMark, type MarkContext, type MarkVerdict, movingLanes, type School } from './mark-verdict';
@@ -158,8 +159,7 @@ type Whole = {
 
 /** What the bore as a whole says, marks aside but for the diameters that they need. */
 const judgeWhole = (input: JudgeInput, c: MarkContext, limits: BoreLimits, marks: readonly MarkVerdict[], thinWall: boolean): Whole => {
-  const inLanes = c.stations.filter((s) => movingLanes(c.lanes).some((l) => touches(s.xMm, s.xMm, l.x0Mm, l.x1Mm)));
-  const counted = inLanes.length > 0 ? inLanes : c.stations;
+  const counted = stationsInLanes(c.stations, c.lanes);
   const highMm = Math.max(...counted.map((s) => s.highMm));
   const form = formFault(counted, c.rules);
   const formDiaMm = form === undefined ? null : highMm;

@@ -4,12 +4,12 @@ import { MATERIALS } from '../bore/material';
 import { RuleOverridesDoor } from '../rules/rule-door';
 import { GRITS } from './cutting-rate';
 
-const Rpm = z.number().gt(0).max(20_000);
-const StrokesPerMin = z.number().gt(0).max(2000);
-const Grit = z.literal(GRITS, `a grit is one of ${GRITS.join(', ')}`);
+export const Rpm = z.number().gt(0).max(20_000);
+export const StrokesPerMin = z.number().gt(0).max(2000);
+export const GritDoor = z.literal(GRITS, `a grit is one of ${GRITS.join(', ')}`);
 
 export const HonePassDoor = z.strictObject({
-  grit: Grit,
+  grit: GritDoor,
   strokes: z.number().min(0).max(100_000),
   strokesPerMin: StrokesPerMin,
   rpm: Rpm,

@@ -65,9 +65,10 @@ const LEAVES_UM: { readonly [G in Grit]: number } = { 180: 10, 220: 6, 320: 3, 4
 
 /**
  * How to cut a bore to its target: stroke, hatch, speed, and the stages with their strokes, from the passes logged so far.
+ * @param earlier the shop's passes on other bores of this material: they speak of the cutting rate only
  * @source design, chapter 3
  */
-export function honePlan(input: HonePlanInput, rules: Rules): HonePlan {
+export function honePlan(input: HonePlanInput, rules: Rules, earlier: readonly HonePass[] = []): HonePlan {
   const { startDiaMm: start, targetDiaMm: target, limitDiaMm: limit, rpm } = input;
   const passes = input.passes ?? [];
   const strokesPerMin = input.strokesPerMin ?? USUAL_STROKES_PER_MIN;
@@ -83,7 +84,10 @@ export function honePlan(input: HonePlanInput, rules: Rules): HonePlan {
         ? 'cut'
         : 'unreachable';
   const hatch = hatchOf(stroke.lengthMm, start, rpm, strokesPerMin, hatchDeg);
-  const stages = outcome === 'cut' ? stagesOf(input, now, strokesPerMin, rules.rateWeightTurns) : [];
+  const stages =
+    outcome === 'cut'
+      ? stagesOf(input, now, strokesPerMin, (grit) => cuttingRate(grit, input.material, [...earlier, ...passes], rules.rateWeightTurns))
+      : [];
   return {
     outcome,
     strokeLengthMm: stroke.lengthMm,
@@ -130,9 +134,8 @@ const sequenceOf = (i: HonePlanInput, toTakeMm: number): readonly Grit[] => {
   return above(toTakeMm, COARSE_FIRST_MM) ? [180, ...fine] : fine;
 };
 
-const stagesOf = (i: HonePlanInput, now: number, strokesPerMin: number, weightTurns: number): readonly HoneStage[] => {
-  const passes = i.passes ?? [];
-  const lastGrit = passes.at(-1)?.grit;
+const stagesOf = (i: HonePlanInput, now: number, strokesPerMin: number, rateOf: (grit: Grit) => number): readonly HoneStage[] => {
+  const lastGrit = i.passes?.at(-1)?.grit;
   const turnsPerStroke = i.rpm / strokesPerMin;
   const sequence = sequenceOf(i, i.targetDiaMm - now);
   const stages: HoneStage[] = [];
@@ -142,7 +145,7 @@ const stagesOf = (i: HonePlanInput, now: number, strokesPerMin: number, weightTu
     const to = i.targetDiaMm - (isLast ? 0 : LEAVES_UM[grit]) / 1000;
     const stockUm = (to - from) * 1000;
     if (skipped(stockUm, isLast, lastGrit !== undefined && grit < lastGrit)) continue;
-    const umPer100Turns = cuttingRate(grit, i.material, passes, weightTurns);
+    const umPer100Turns = rateOf(grit);
     const strokes = Math.ceil(stockUm / ((umPer100Turns * turnsPerStroke) / 100) - NOISE);
     const seconds = (60 * strokes) / strokesPerMin;
     stages.push({ grit, fromMm: from, toMm: to, umPer100Turns, strokes, seconds, gaugeAfterStrokes: Math.ceil(strokes / 2) });

@@ -153,6 +153,7 @@ const record = (): UnitRecord => {
       },
     ],
     findings: [],
+    passes: [],
   };
 };
 

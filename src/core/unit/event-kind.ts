@@ -10,6 +10,7 @@ export const EVENT_KINDS = {
   overridden: 'condition overridden',
   gauged: 'gauged',
   judged: 'judged',
+  'pass-logged': 'pass over the bore',
   'bore-changed': 'bore cut or sleeved',
   'kit-set-aside': 'kit set aside',
   'kit-put-back': 'kit put back',

@@ -7,6 +7,8 @@ import type { MethodName, StuckState, TreatmentResult } from '../clean/treatment
 import type { Family } from '../family/family';
 import type { UnitKind } from '../family/family-name';
 import type { Geometry } from '../family/geometry';
+import type { HonePass } from '../hone/cutting-rate';
+import type { Drive, Tool } from '../hone/drive';
 import type { Dims, KitItem } from '../kit/need';
 import type { HoldTest } from '../prove/hold-test';
 import { sayNominal } from '../quantity/say';
@@ -146,6 +148,15 @@ export type Treatment = {
   readonly result: TreatmentResult;
   readonly note: string;
 };
+/** A pass over the bore: with what, how long and how fast, and what the narrowest place in the lanes measured before and after. */
+export type BorePass = HonePass & {
+  readonly id: string;
+  readonly at: number;
+  readonly personId: string;
+  readonly tool: Tool;
+  readonly drive: Drive;
+  readonly note: string;
+};
 /** A test that was made, or a cause that was confirmed or ruled out. */
 export type Finding = {
   readonly id: string;
@@ -175,6 +186,7 @@ export type UnitRecord = {
   readonly ticks: readonly GuideTick[];
   readonly treatments: readonly Treatment[];
   readonly findings: readonly Finding[];
+  readonly passes: readonly BorePass[];
 };
 
 /** What a unit is, in one line: its family, and its bore where it has one. */

@@ -99,6 +99,26 @@ CREATE TABLE `guide_ticks` (
 );
 --> statement-breakpoint
 CREATE INDEX `guide_ticks_unit` ON `guide_ticks` (`unit_id`);--> statement-breakpoint
+CREATE TABLE `hone_passes` (
+	`id` text PRIMARY KEY NOT NULL,
+	`unit_id` text NOT NULL,
+	`at` integer NOT NULL,
+	`person_id` text NOT NULL,
+	`material` text NOT NULL,
+	`tool` text NOT NULL,
+	`drive` text NOT NULL,
+	`grit` integer NOT NULL,
+	`strokes` integer NOT NULL,
+	`strokes_per_min` real NOT NULL,
+	`rpm` real NOT NULL,
+	`before_mm` real NOT NULL,
+	`after_mm` real NOT NULL,
+	`note` text NOT NULL,
+	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `hone_passes_unit` ON `hone_passes` (`unit_id`);--> statement-breakpoint
+CREATE INDEX `hone_passes_material` ON `hone_passes` (`material`,`at`);--> statement-breakpoint
 CREATE TABLE `jobs` (
 	`id` text PRIMARY KEY NOT NULL,
 	`customer_id` text NOT NULL,

@@ -25,6 +25,8 @@ export type SectionProps = {
   readonly units: Units;
   readonly lanes?: readonly Lane[];
   readonly marks?: readonly SectionMark[];
+  /** Where the end of the stones must stop short of the bottom, mm. */
+  readonly stopAtMm?: number | null;
   /** The tray from the open end. */
   readonly parts: readonly DrawnPart[];
   /** Put together, or pulled apart with the tray's numbers on the parts. */
@@ -37,7 +39,7 @@ const INK = 'var(--ink)';
 const STATE_WORDS: { readonly [S in PartState]: string } = { in: '', out: ', out', absent: ', absent' };
 
 /** The unit cut along its axis, true to scale, with its lanes below and its marks on the bore. Parts that are out are ghosts, those that never were are crossed out. */
-export function SectionDrawing({ family, geometry, units, lanes = [], marks = [], parts, view, trayHref }: SectionProps) {
+export function SectionDrawing({ family, geometry, units, lanes = [], marks = [], stopAtMm = null, parts, view, trayHref }: SectionProps) {
   const section = sectionOf(family, geometry, parts);
   const apart = view === 'apart';
   const [x0, y0, w, h] = apart ? section.apartBox : section.box;
@@ -118,6 +120,15 @@ export function SectionDrawing({ family, geometry, units, lanes = [], marks = []
             </g>
           );
         })}
+      {!apart && stopAtMm !== null && (
+        <g stroke="var(--red)" strokeWidth="0.5">
+          <title>{`Stones stop at ${sayLength(stopAtMm, units)} ${units.length}`}</title>
+          <path d={`M${stopAtMm} ${-r}V${r}`} />
+          <text x={stopAtMm - 0.8} y={-r + 3} textAnchor="end" fontSize="2.5" fill="var(--red)" stroke="none">
+            stones stop {sayLength(geometry.lengthMm - stopAtMm, units)} {units.length} short
+          </text>
+        </g>
+      )}
       {lanes.map((lane, i) => {
         const y = laneTop + (rows.of[i] as number) * 3.4;
         return (

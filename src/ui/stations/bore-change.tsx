@@ -12,16 +12,19 @@ const SLEEVES: readonly Material[] = ['sleeve-stainless', 'sleeve-brass', 'sleev
 export function BoreChange({
   target,
   station,
+  suggested = '',
   open,
   boreChanged,
 }: {
   readonly target: UnitTarget;
   readonly station: 'hone' | 'sleeve';
+  /** What the record knows already. */
+  readonly suggested?: string;
   readonly open: boolean;
   readonly boreChanged: SaveAction;
 }) {
   const { save, saving, acceptTheirs } = useSave(boreChanged, target);
-  const [note, setNote] = useState('');
+  const [note, setNote] = useState(suggested);
   const [material, setMaterial] = useState<Material>('sleeve-stainless');
   return (
     <form

@@ -20,6 +20,7 @@ export function UnitHead({
   parts,
   lanes,
   marks,
+  stopAtMm,
   units,
   now,
   station,
@@ -27,6 +28,7 @@ export function UnitHead({
   readonly parts: readonly DrawnPart[];
   readonly lanes: readonly Lane[];
   readonly marks: readonly SectionMark[];
+  readonly stopAtMm: number | null;
   readonly units: Units;
   readonly now: number;
   readonly station: string;
@@ -74,6 +76,7 @@ export function UnitHead({
           units={units}
           lanes={lanes}
           marks={['book-in', 'strip', 'close-up', 'set', 'prove', 'release'].includes(station) ? [] : marks}
+          stopAtMm={stopAtMm}
           parts={parts}
           trayHref={['strip', 'close-up'].includes(station) ? '' : `/units/${tagOf(unit)}/strip`}
           svgHref={`/api/v1/units/${tagOf(unit)}/section.svg`}

@@ -120,6 +120,9 @@ export const stationPage = (station: Station, work: (at: AtStation) => ReactNode
           parts={drawnParts(record)}
           lanes={unit.geometry?.seals.map((s) => laneOf(s, rules.laneMarginMm)) ?? []}
           marks={judgedMarks(record)}
+          stopAtMm={
+            station === 'hone' && record.family.bore === 'blind' && unit.geometry !== null ? unit.geometry.lengthMm - rules.reliefMm : null
+          }
           units={units}
           now={now}
           station={station}

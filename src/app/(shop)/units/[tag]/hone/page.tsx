@@ -1,34 +1,72 @@
-import { sayDia } from '@/core/quantity/say';
+import { startDiaOf } from '@/core/hone/start-dia';
 import { currentVerdict } from '@/core/unit/facts-of';
-import { BoreChange } from '@/ui/stations/bore-change';
+import { theDb } from '@/db/connection';
+import { shopPasses } from '@/db/stations/hone';
+import { Hone } from '@/ui/hone/hone';
+import { Polish } from '@/ui/hone/polish';
 import { StationFrame } from '@/ui/unit/station-frame';
-import { boreChangedAction } from '../../../../actions/bore';
-import { Confirmed } from '../_station/confirmed';
+import { boreChangedAction, logPassAction } from '../../../../actions/bore';
 import { NotNow } from '../_station/not-now';
+import { SignOff } from '../_station/sign-off';
 import { stationPage, titled } from '../_station/station-page';
 
 export const generateMetadata = titled('hone');
 
-export default stationPage('hone', (at) => {
-  const answer = currentVerdict(at.record)?.answer;
+export default stationPage('hone', async (at) => {
+  const { record, target, units, rules, now } = at;
+  const { unit, family } = record;
+  const answer = currentVerdict(record)?.answer;
+  const startDiaMm = answer === undefined ? null : startDiaOf(answer);
+  const passes = record.passes.filter((p) => p.at >= unit.boreChangedAt);
+  const ledger = (
+    <>
+      <NotNow stop={at.stop} />
+      {at.ledger}
+    </>
+  );
   if (answer?.outcome === 'polish')
     return (
-      <Confirmed
-        at={at}
-        title="POLISH"
-        points={['Marked places polished by hand with fine paper and fluid; nothing cut.', 'Washed out, dry, no grit in ports or grooves.']}
-        noteLabel="With what"
-        text="Polished and washed"
+      <Polish
+        target={target}
+        stockUm={rules.polishStockUm}
+        startDiaMm={startDiaMm}
+        passes={passes}
+        units={units}
+        logPass={logPassAction}
+        open={at.atWork}
+        now={now}
+        signOff={<SignOff at={at} text="Polished and washed" />}
+        ledger={ledger}
       />
     );
-  return (
-    <StationFrame title="HONE" ledger={at.ledger} aside={<NotNow stop={at.stop} />}>
-      {answer?.targetDiaMm != null && (
-        <p className="mb-4 text-2xl">
-          Cut to <b>{sayDia(answer.targetDiaMm, at.units)}</b> {at.units.length}, never past {sayDia(answer.limitDiaMm, at.units)}
+  if (answer?.outcome !== 'hone' || answer.targetDiaMm === null || startDiaMm === null || unit.geometry === null)
+    return (
+      <StationFrame title="HONE" ledger={ledger}>
+        <p className="border border-dashed border-line p-8 text-center text-ink2">
+          Nothing is to be cut as the bore stands: it is judged first, and the judgement names the target.
         </p>
-      )}
-      <BoreChange target={at.target} station="hone" open={at.atWork} boreChanged={boreChangedAction} />
-    </StationFrame>
+      </StationFrame>
+    );
+  const shop = await shopPasses(await theDb(), unit.material);
+  return (
+    <Hone
+      target={target}
+      bore={{
+        startDiaMm,
+        targetDiaMm: answer.targetDiaMm,
+        limitDiaMm: answer.limitDiaMm,
+        material: unit.material,
+        boreLengthMm: unit.geometry.lengthMm,
+        blindEnd: family.bore === 'blind',
+      }}
+      passes={passes}
+      earlier={shop.filter((p) => p.unitId !== unit.id)}
+      units={units}
+      rules={rules}
+      actions={{ logPass: logPassAction, boreChanged: boreChangedAction }}
+      open={at.atWork}
+      now={now}
+      ledger={ledger}
+    />
   );
 });

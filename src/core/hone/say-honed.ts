@@ -1,0 +1,14 @@
+import type { BorePass } from '../unit/unit-record';
+import { TOOLS } from './drive';
+
+/** What was cut, in one line for the record: strokes by tool and grit, and from where to where. Empty where nothing was. */
+export const sayHoned = (passes: readonly BorePass[]): string => {
+  const [first, last] = [passes[0], passes.at(-1)];
+  if (first === undefined || last === undefined) return '';
+  const kinds = [...new Set(passes.map((p) => `${TOOLS[p.tool]} ${p.grit}`))];
+  const strokes = kinds.map((kind) => {
+    const n = passes.filter((p) => `${TOOLS[p.tool]} ${p.grit}` === kind).reduce((sum, p) => sum + p.strokes, 0);
+    return `${kind}: ${n} strokes`;
+  });
+  return `${strokes.join(', ')}; ${first.beforeMm.toFixed(3)} to ${last.afterMm.toFixed(3)} mm`;
+};

@@ -1,0 +1,9 @@
+import type { Judgement } from '../bore/judge';
+import { stationsInLanes } from '../bore/lane-stations';
+
+/**
+ * What cutting starts from: the narrowest mean diameter in the lanes, mm. The stones have done their work when that is on size.
+ * @returns null where nothing was gauged
+ */
+export const startDiaOf = ({ gauge, lanes }: Pick<Judgement, 'gauge' | 'lanes'>): number | null =>
+  gauge === null || gauge.stations.length === 0 ? null : Math.min(...stationsInLanes(gauge.stations, lanes).map((s) => s.meanMm));

@@ -1,0 +1,49 @@
+import { and, desc, eq, sql } from 'drizzle-orm';
+import type { Material } from '@/core/bore/material';
+import type { HonePass } from '@/core/hone/cutting-rate';
+import { GritDoor } from '@/core/hone/hone-door';
+import { ok, type Result } from '@/core/result';
+import { whyNotNow } from '@/core/route/route';
+import { routeOfUnit } from '@/core/unit/facts-of';
+import type { BorePass } from '@/core/unit/unit-record';
+import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
+import type { Db, Reader } from '../connection';
+import { put } from '../event-payload';
+import { prepared } from '../prepared';
+import { honePasses } from '../tables';
+
+export type NewPass = Omit<BorePass, 'id' | 'at' | 'personId'>;
+
+/** Logs a pass over the bore, while it is Hone's turn. Its row has the change's id: sent twice it is there once. */
+export const logPass = (db: Db, change: Change, pass: NewPass): Promise<Result<Changed, ChangeError>> =>
+  changeUnit(db, change, (record, at) => {
+    const notNow = whyNotNow('hone', routeOfUnit(record));
+    if (notNow.length > 0) return refused(...notNow);
+    const { id, material } = record.unit;
+    return ok([put('honePasses', { ...pass, id: change.eventId, unitId: id, at, personId: change.person.id, material })]);
+  });
+
+/** Passes of the shop that rates are learned from: the newest this many of a material. */
+const LEARNED_FROM = 400;
+
+const stonePasses = prepared((db: Reader) =>
+  db
+    .select()
+    .from(honePasses)
+    .where(and(eq(honePasses.tool, 'stone'), eq(honePasses.material, sql.placeholder('material'))))
+    .orderBy(desc(honePasses.at))
+    .limit(LEARNED_FROM)
+    .prepare(),
+);
+
+/** The shop's passes with stones in a material, on all bores, the oldest first. */
+export const shopPasses = async (db: Reader, material: Material): Promise<readonly (HonePass & { readonly unitId: string })[]> =>
+  (await stonePasses(db).execute({ material })).reverse().map(({ unitId, grit, strokes, strokesPerMin, rpm, beforeMm, afterMm }) => ({
+    unitId,
+    grit: GritDoor.parse(grit),
+    strokes,
+    strokesPerMin,
+    rpm,
+    beforeMm,
+    afterMm,
+  }));

@@ -1,0 +1,132 @@
+'use client';
+
+import { type ReactNode, useMemo } from 'react';
+import type { Material } from '@/core/bore/material';
+import type { HonePass } from '@/core/hone/cutting-rate';
+import { DRIVES } from '@/core/hone/drive';
+import { honePlan } from '@/core/hone/hone-plan';
+import { learnedRates } from '@/core/hone/learned-rates';
+import { sayHoned } from '@/core/hone/say-honed';
+import { sayLength } from '@/core/quantity/say';
+import type { Units } from '@/core/quantity/units';
+import type { Rules } from '@/core/rules/rule-set';
+import type { BorePass } from '@/core/unit/unit-record';
+import { useDraft } from '../save/use-draft';
+import { BoreChange } from '../stations/bore-change';
+import { StationFrame } from '../unit/station-frame';
+import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { Hatch } from './hatch';
+import { Metronome } from './metronome';
+import { NextStep } from './next-step';
+import { PassForm } from './pass-form';
+import { LearnedRates, PassTable } from './pass-table';
+import { PlanTable } from './plan-table';
+import { type HoneSetup, Setup } from './setup';
+
+/** The bore to be cut, as it was judged. */
+export type BoreToCut = {
+  readonly startDiaMm: number;
+  readonly targetDiaMm: number;
+  readonly limitDiaMm: number;
+  readonly material: Material;
+  readonly boreLengthMm: number;
+  readonly blindEnd: boolean;
+};
+
+/** Cutting a bore to its target: the plan, which moves with every logged pass, and what to do now. */
+export function Hone({
+  target,
+  bore,
+  passes,
+  earlier,
+  units,
+  rules,
+  actions,
+  open,
+  now,
+  ledger,
+}: {
+  readonly target: UnitTarget;
+  readonly bore: BoreToCut;
+  /** Since the bore was last gauged. */
+  readonly passes: readonly BorePass[];
+  /** The shop's on other bores of this material. */
+  readonly earlier: readonly HonePass[];
+  readonly units: Units;
+  readonly rules: Rules;
+  readonly actions: { readonly logPass: SaveAction; readonly boreChanged: SaveAction };
+  readonly open: boolean;
+  readonly now: number;
+  readonly ledger: ReactNode;
+}) {
+  const { drill } = DRIVES;
+  const [setup, setSetup] = useDraft<HoneSetup>('hone-setup', {
+    drive: 'drill',
+    rpm: drill.rpm,
+    strokesPerMin: drill.strokesPerMin,
+    stoneLengthMm: 25,
+    finish: 'cross-hatch',
+  });
+  const stones = useMemo(() => passes.filter((p) => p.tool === 'stone'), [passes]);
+  const plan = useMemo(() => honePlan({ ...bore, ...setup, passes: stones }, rules, earlier), [bore, setup, stones, rules, earlier]);
+  const nowMm = passes.at(-1)?.afterMm ?? bore.startDiaMm;
+  const stage = plan.stages[0];
+  const { material } = bore;
+  return (
+    <StationFrame
+      title={`HONE · ${passes.length} ${passes.length === 1 ? 'pass' : 'passes'}`}
+      note="Stones wet, clear of the ports, never stopped in the bore."
+      ledger={ledger}
+      aside={
+        <div className="mb-4 grid gap-4">
+          <NextStep plan={plan} nowMm={nowMm} targetMm={bore.targetDiaMm} limitMm={bore.limitDiaMm} units={units} />
+          {open && plan.outcome === 'cut' && <Metronome strokesPerMin={setup.strokesPerMin} />}
+          <section>
+            <h2 className="head mb-1">WHAT THE STONES CUT HERE, µm per 100 turns</h2>
+            <LearnedRates rates={learnedRates([...earlier, ...stones].map((p) => ({ ...p, material })))} />
+          </section>
+        </div>
+      }
+    >
+      <Setup setup={setup} units={units} onChange={setSetup} />
+      <div className="flex flex-wrap gap-4">
+        <div className="min-w-0 flex-1 basis-96">
+          <PlanTable plan={plan} units={units} />
+          <p className="mt-2 text-ink2">
+            Stroke {sayLength(plan.strokeLengthMm, units)} {units.length}, out of {bore.blindEnd ? 'the mouth' : 'each end'} by{' '}
+            {sayLength(plan.overrunMm, units)}
+            {plan.stopShortMm === null ? '' : `, stopping ${sayLength(plan.stopShortMm, units)} ${units.length} short of the bottom`}.{' '}
+            {plan.surfaceSpeedMPerMin.toFixed(0)} m/min at the stones.
+            {plan.strokesForHatchPerMin === null ? '' : ` ${plan.strokesForHatchPerMin.toFixed(0)} strokes a minute give the hatch wished.`}
+          </p>
+        </div>
+        {plan.hatchGotDeg !== null && <Hatch gotDeg={plan.hatchGotDeg} wishedDeg={plan.rulesUsed.hatchDeg ?? rules.hatchDeg} />}
+      </div>
+      {open && plan.outcome !== 'past-limit' && (
+        <PassForm
+          target={target}
+          setup={setup}
+          grit={stage?.grit ?? passes.at(-1)?.grit ?? 400}
+          strokes={stage?.gaugeAfterStrokes ?? 10}
+          nowMm={nowMm}
+          units={units}
+          logPass={actions.logPass}
+        />
+      )}
+      <PassTable passes={passes} units={units} now={now} />
+      {open && (
+        <section className="mt-4">
+          <h3 className="head mb-1">{plan.outcome === 'cut' ? 'ENOUGH FOR NOW, OR DONE ELSEWHERE' : 'DONE'}</h3>
+          <BoreChange
+            key={passes.length}
+            target={target}
+            station="hone"
+            suggested={sayHoned(passes)}
+            open={open}
+            boreChanged={actions.boreChanged}
+          />
+        </section>
+      )}
+    </StationFrame>
+  );
+}

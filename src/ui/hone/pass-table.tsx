@@ -1,0 +1,66 @@
+import { removedUm, turnsOf } from '@/core/hone/cutting-rate';
+import { DRIVES, TOOLS } from '@/core/hone/drive';
+import type { LearnedRate } from '@/core/hone/learned-rates';
+import { sayDepth, sayDia } from '@/core/quantity/say';
+import { sayWhen } from '@/core/quantity/say-time';
+import type { Units } from '@/core/quantity/units';
+import type { BorePass } from '@/core/unit/unit-record';
+
+/** What was cut so far, pass by pass. */
+export function PassTable({ passes, units, now }: { readonly passes: readonly BorePass[]; readonly units: Units; readonly now: number }) {
+  if (passes.length === 0) return null;
+  return (
+    <section className="mt-4">
+      <h3 className="head mb-1">PASSES</h3>
+      <table className="w-full border-collapse bg-sheet">
+        <thead>
+          <tr>
+            {['With', 'Grit', 'Strokes', 'Turns', `Before, ${units.length}`, 'After', 'Took off', 'When'].map((h) => (
+              <th key={h} scope="col" className="th">
+                {h}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {passes.map((p) => (
+            <tr key={p.id}>
+              <td className="cell">
+                {TOOLS[p.tool]}, {DRIVES[p.drive].label}
+              </td>
+              <td className="cell font-bold">{p.grit}</td>
+              <td className="cell">{p.strokes}</td>
+              <td className="cell">{turnsOf(p).toFixed(0)}</td>
+              <td className="cell">{sayDia(p.beforeMm, units)}</td>
+              <td className="cell font-bold">{sayDia(p.afterMm, units)}</td>
+              <td className="cell">{sayDepth(removedUm(p), units)}</td>
+              <td className="cell text-ink2">{sayWhen(p.at, now)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+/** What the shop's own passes say of each grit in this material. */
+export function LearnedRates({ rates }: { readonly rates: readonly LearnedRate[] }) {
+  if (rates.length === 0)
+    return <p className="text-[13px] text-ink2">No passes of the shop in this material yet: the table’s rates count.</p>;
+  return (
+    <dl className="grid grid-cols-[auto_auto_1fr] gap-x-3 text-[13px]">
+      {rates.map((r) => (
+        <div key={r.grit} className="contents">
+          <dt className="font-bold">{r.grit}</dt>
+          <dd>
+            {r.umPer100Turns.toFixed(1)}
+            {r.spread === null ? '' : ` ± ${r.spread.toFixed(1)}`}
+          </dd>
+          <dd className="text-ink2">
+            {r.passes} {r.passes === 1 ? 'pass' : 'passes'}, {r.turns.toFixed(0)} turns
+          </dd>
+        </div>
+      ))}
+    </dl>
+  );
+}

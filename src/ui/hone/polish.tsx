@@ -1,0 +1,85 @@
+'use client';
+
+import { type ReactNode, useState } from 'react';
+import { DRIVES } from '@/core/hone/drive';
+import type { Units } from '@/core/quantity/units';
+import type { BorePass } from '@/core/unit/unit-record';
+import { StationFrame } from '../unit/station-frame';
+import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { PassForm } from './pass-form';
+import { PassTable } from './pass-table';
+import type { HoneSetup } from './setup';
+
+const POINTS = [
+  'Marked places only, with fine paper and fluid or soft beads; round the bore, not along it.',
+  'Washed out, dry, no grit in ports or grooves.',
+] as const;
+
+/** A bore that is polished and not cut: beads or paper, logged where they were measured, and signed off when it is clean. */
+export function Polish({
+  target,
+  stockUm,
+  startDiaMm,
+  passes,
+  units,
+  logPass,
+  open,
+  now,
+  signOff,
+  ledger,
+}: {
+  readonly target: UnitTarget;
+  /** Most that a polish may take off the diameter. */
+  readonly stockUm: number;
+  readonly startDiaMm: number | null;
+  readonly passes: readonly BorePass[];
+  readonly units: Units;
+  readonly logPass: SaveAction;
+  readonly open: boolean;
+  readonly now: number;
+  readonly signOff: ReactNode;
+  readonly ledger: ReactNode;
+}) {
+  const [seen, setSeen] = useState<readonly string[]>([]);
+  const nowMm = passes.at(-1)?.afterMm ?? startDiaMm;
+  const offUm = startDiaMm === null || nowMm === null ? 0 : (nowMm - startDiaMm) * 1000;
+  const hand: HoneSetup = { drive: 'hand', ...DRIVES.hand, stoneLengthMm: 25, finish: 'fine' };
+  return (
+    <StationFrame title="POLISH" ledger={ledger} aside={seen.length === POINTS.length ? <div className="mb-4">{signOff}</div> : undefined}>
+      <ul className="border border-line bg-sheet">
+        {POINTS.map((point) => (
+          <li key={point} className="border-b border-hair last:border-b-0">
+            <label className="flex min-h-[44px] items-center gap-3 px-3">
+              <input
+                type="checkbox"
+                className="size-5 accent-act"
+                disabled={!open}
+                checked={seen.includes(point)}
+                onChange={(e) => setSeen(e.target.checked ? [...seen, point] : seen.filter((s) => s !== point))}
+              />
+              {point}
+            </label>
+          </li>
+        ))}
+      </ul>
+      {offUm > stockUm && (
+        <p className="mt-3 border-l-4 border-amber bg-sheet px-3 py-2">
+          {offUm.toFixed(0)} µm off: a polish takes no more than {stockUm} µm. Gauge the bore again before it goes on.
+        </p>
+      )}
+      {open && nowMm !== null && (
+        <PassForm
+          target={target}
+          setup={hand}
+          grit={600}
+          strokes={10}
+          nowMm={nowMm}
+          tools={['paper', 'bead']}
+          units={units}
+          logPass={logPass}
+        />
+      )}
+      <PassTable passes={passes} units={units} now={now} />
+    </StationFrame>
+  );
+}
