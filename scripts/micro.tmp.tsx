@@ -3,7 +3,7 @@ import { renderToString } from 'react-dom/server';
 import { theDb } from '@/db/connection';
 import { loadUnit } from '@/db/load-unit';
 import { unitIdOfTag } from '@/db/stations/book-in';
-import { rulesInForce } from '@/db/stations/bore';
+import { rulesInForce } from '@/db/rules';
 import { SectionView } from '@/ui/drawing/section-view';
 import { sectionOf } from '@/core/family/section';
 import { drawnParts } from '@/core/unit/drawn-parts';

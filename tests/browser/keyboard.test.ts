@@ -203,8 +203,22 @@ test('judges a pit under the resting rear primary: hone, with the arithmetic, an
   await shows(page, /target 22\.280 .* never past 22\.310/);
 });
 
-test('it is honed elsewhere; the new readings are recorded, and judged again', async () => {
-  await keys.fill('What was done: grits, strokes, speed', '220, 320, 400 at the machine shop');
+test('it is honed pass by pass: each logged, the plan moving with it, until it is on size', async () => {
+  await keys.skipToWork();
+  await keys.fill('Narrowest after, mm', '22.268');
+  await keys.push('Log the pass');
+  await shows(page, /HONE · 1 pass .* to go 12 µm/i);
+  await shows(page, /strokes at 220 then gauge/);
+  await keys.skipToWork();
+  await keys.fill('Narrowest after, mm', '22.280');
+  await keys.push('Log the pass');
+  await shows(page, 'On size. Wash, dry, gauge.');
+});
+
+test('the new readings are recorded, and judged again', async () => {
+  await keys.skipToWork();
+  await keys.tabTo('What was done: grits, strokes, speed');
+  expect(await page.evaluate(() => (document.activeElement as HTMLTextAreaElement).value)).toMatch(/strokes; 22\.\d{3} to 22\.280 mm$/);
   await keys.push('Honed and washed: gauge again');
   await isDone(page, 'hone');
   await page.goto(`${app.origin}/units/${tag}`);

@@ -6,6 +6,7 @@ import * as kit from '@/app/actions/kit';
 import * as people from '@/app/actions/people';
 import * as prove from '@/app/actions/prove';
 import * as release from '@/app/actions/release';
+import * as rules from '@/app/actions/rules';
 import * as strip from '@/app/actions/strip';
 import * as unit from '@/app/actions/unit';
 import { STANDARD_LIKELIHOODS } from '@/core/book-in/likelihoods';
@@ -19,7 +20,7 @@ let sent = new Headers();
 vi.mock('next/headers', () => ({ headers: async () => sent, cookies: async () => ({ set: () => undefined }) }));
 vi.mock('next/cache', () => ({ revalidatePath: () => undefined }));
 
-const actions = { ...bookIn, ...bore, ...family, ...kit, ...people, ...prove, ...release, ...strip, ...unit };
+const actions = { ...bookIn, ...bore, ...family, ...kit, ...people, ...prove, ...release, ...rules, ...strip, ...unit };
 
 /** What each action asks its caller to be allowed; a new action must be entered here. */
 const ASKS: { readonly [A in Exclude<keyof typeof actions, 'signInAction' | 'signOutAction'>]: Doing } = {
@@ -30,6 +31,8 @@ const ASKS: { readonly [A in Exclude<keyof typeof actions, 'signInAction' | 'sig
   saveJudgementAction: 'bench',
   boreChangedAction: 'bench',
   logPassAction: 'bench',
+  previewRulesAction: 'rules',
+  saveRulesAction: 'rules',
   setKitAsideAction: 'kit',
   putKitBackAction: 'kit',
   startRunAction: 'bench',

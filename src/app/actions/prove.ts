@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { fail, ok } from '@/core/result';
 import { tagOf } from '@/core/unit/unit-record';
 import { loadUnit } from '@/db/load-unit';
-import { rulesInForce } from '@/db/stations/bore';
+import { rulesInForce } from '@/db/rules';
 import { endRun, startRun } from '@/db/stations/prove';
 import { theRig } from '@/ports/rig-run';
 import { act } from '../_server/act';

@@ -60,17 +60,17 @@ const COVERAGE_REACH_MM = 3;
 /**
  * Can this bore be saved? Every mark by where it lies and what clearing it costs, the form, the wear and the piston, against the limit.
  * @param input lengths in mm from the open end, depths in µm; at least one seal; marks with x0 ≤ x1
+ * @param gauged the form of these very readings, where it is known already
  * @returns diameters in mm at 20 °C, unrounded but for the target, which is a multiple of 0.005
  * @source design, chapter 2
  */
-export function judgeBore(input: JudgeInput, shop: Rules): Judgement {
+export function judgeBore(input: JudgeInput, shop: Rules, gauged?: BoreForm | null): Judgement {
   const school = input.school ?? (input.material === 'alloy-anodised' ? 'keep-the-skin' : 'hone-to-limit');
-  const readings = input.readings ?? [];
-  const gauge = readings.length > 0 ? gaugeBore({ ...input, readings }, shop) : null;
-  const gauged = gaugeRules(input, shop);
-  const uncertaintyMm = gaugeUncertainty(gauged);
+  const gauge = gauged === undefined ? formOf(input, shop) : gauged;
+  const ofGauge = gaugeRules(input, shop);
+  const uncertaintyMm = gaugeUncertainty(ofGauge);
   const limits = boreLimits(input, shop);
-  const rules: Rules = { ...shop, ...gauged, clearanceMaxMm: limits.clearanceMaxMm, oversizeMaxMm: limits.oversizeMaxMm };
+  const rules: Rules = { ...shop, ...ofGauge, clearanceMaxMm: limits.clearanceMaxMm, oversizeMaxMm: limits.oversizeMaxMm };
   const lanes = input.seals.map((s) => laneOf(s, rules.laneMarginMm));
   const stations = gauge?.stations ?? [];
   const context: MarkContext = {
@@ -146,6 +146,10 @@ export function judgeBore(input: JudgeInput, shop: Rules): Judgement {
     rulesUsed: Object.fromEntries(JUDGE_RULES.map((name) => [name, rules[name]])),
   };
 }
+
+/** The form of the bore by its readings; null without any. */
+export const formOf = ({ readings, ...input }: JudgeInput, shop: Rules): BoreForm | null =>
+  readings == null || readings.length === 0 ? null : gaugeBore({ ...input, readings }, shop);
 
 const withWall = (v: MarkVerdict, thinWall: boolean): MarkVerdict => (thinWall && v.kind === 'sleeve' ? { ...v, kind: 'scrap' } : v);
 

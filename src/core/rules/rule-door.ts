@@ -13,6 +13,15 @@ const WholeSet = z.strictObject(
   Object.fromEntries(RULE_NAMES.map((name) => [name, RULES[name].standard === null ? valueDoor(name).nullable() : valueDoor(name)])),
 );
 
+/** A rule set that a person has edited: every rule there, within its range, and the pushrod's window a window. Says all that is wrong. */
+export const EditedRulesDoor = WholeSet.superRefine((set, context) => {
+  const [low, high, aim] = [set.windowMinMm, set.windowMaxMm, set.gapTargetMm];
+  if (typeof low !== 'number' || typeof high !== 'number') return;
+  if (low >= high) context.addIssue({ code: 'custom', path: ['windowMaxMm'], message: `must be above the least gap, ${low}` });
+  else if (typeof aim === 'number' && (aim < low || aim > high))
+    context.addIssue({ code: 'custom', path: ['gapTargetMm'], message: `must lie between ${low} and ${high}` });
+}) as unknown as z.ZodType<Rules>;
+
 /** A stored rule set. Rules that the shop has not set are null and take the table; rules that came after it was stored take the standard value. */
 export const RulesDoor = z
   .record(z.string(), z.unknown())

@@ -1,19 +1,16 @@
-import { desc } from 'drizzle-orm';
 import { type BoreOutcome, type JudgeInput, judgeBore } from '@/core/bore/judge';
 import type { School } from '@/core/bore/mark-verdict';
 import type { Reading } from '@/core/bore/reading';
 import { ok, type Result } from '@/core/result';
 import { whyNotNow } from '@/core/route/route';
 import type { Station } from '@/core/route/station';
-import { type RuleSet, RuleSetRow } from '@/core/rules/rule-set-row';
 import { currentGauging, routeOfUnit } from '@/core/unit/facts-of';
 import { judgeInputOf } from '@/core/unit/judge-input';
 import type { MarkRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
-import type { Db, Reader } from '../connection';
+import type { Db } from '../connection';
 import { drop, put } from '../event-payload';
-import { prepared } from '../prepared';
-import { ruleSets } from '../tables';
+import { rulesInForce } from '../rules';
 import { signOffEdits } from './sign-off';
 
 export type GaugingEntry = {
@@ -105,11 +102,3 @@ export const saveJudgement = (db: Db, change: Change, j: JudgementEntry): Promis
 
 const cuttingFor = (outcome: BoreOutcome): readonly Station[] =>
   outcome === 'hone' || outcome === 'polish' ? ['hone'] : outcome === 'sleeve' ? ['sleeve'] : [];
-
-/** The shop's newest rule set. */
-export const rulesInForce = async (db: Reader): Promise<RuleSet> => {
-  const [row] = await newestRules(db).execute();
-  return RuleSetRow.parse(row);
-};
-
-const newestRules = prepared((db: Reader) => db.select().from(ruleSets).orderBy(desc(ruleSets.version)).limit(1).prepare());

@@ -2,7 +2,7 @@
 
 import { type ReactNode, useMemo, useState } from 'react';
 import { uuidv7 } from 'uuidv7';
-import { type JudgeInput, judgeBore } from '@/core/bore/judge';
+import { formOf, type JudgeInput, judgeBore } from '@/core/bore/judge';
 import { MARK_KINDS, MARK_WORDS, type MarkKind } from '@/core/bore/mark';
 import { SCHOOLS, type School } from '@/core/bore/mark-verdict';
 import type { Geometry } from '@/core/family/geometry';
@@ -24,6 +24,7 @@ import { Scroll } from '../unit/scroll';
 import { StationFrame } from '../unit/station-frame';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { VerdictPanel } from './verdict-panel';
+import { WouldChange } from './would-change';
 
 const SCHOOL_WORDS: { readonly [S in School]: string } = {
   'hone-to-limit': 'hone to the limit',
@@ -64,15 +65,18 @@ export function Judge({
   const [chosen, setChosen] = useState<string>();
   const { save, saving, acceptTheirs } = useSave(saveAction, target);
   const { send, sending } = usePhotos(target.unitId, 'out');
-  const answer = useMemo(() => {
-    const asked = {
+  const gauge = useMemo(() => formOf(input, rules), [input, rules]);
+  const judged = useMemo(() => {
+    const asked: JudgeInput = {
       ...input,
       school,
       bore: { ...input.bore, wallMm },
       marks: marks.map(({ name, note: _, id: __, ...m }) => ({ ...m, id: name })),
     };
-    return judgeBore(asked, whatIfLimit === null ? rules : { ...rules, clearanceMaxMm: whatIfLimit });
-  }, [input, marks, school, wallMm, whatIfLimit, rules]);
+    const under = whatIfLimit === null ? rules : { ...rules, clearanceMaxMm: whatIfLimit };
+    return { asked, rules: under, answer: judgeBore(asked, under, gauge) };
+  }, [input, marks, school, wallMm, whatIfLimit, rules, gauge]);
+  const { answer } = judged;
   const outcomeOf = (name: string) => answer.marks.find((m) => m.id === name);
   const change = (id: string, news: Partial<MarkRecord>): void => setMarks(marks.map((m) => (m.id === id ? { ...m, ...news } : m)));
   const add = (patch: Patch): void => {
@@ -92,6 +96,7 @@ export function Judge({
         <section className="mb-4" aria-live="polite">
           <h2 className="head mb-2">{askedWhatIf ? 'WHAT IF · NOT FOR THE RECORD' : 'JUDGEMENT'}</h2>
           <VerdictPanel answer={answer} pistonDiaMm={input.pistonDiaMm} units={units} />
+          <WouldChange judged={judged} chosen={marks.find((m) => m.id === chosen)?.name} units={units} />
           {open && (
             <div className="mt-4 grid gap-2">
               <div className="flex flex-wrap gap-2">

@@ -1,19 +1,23 @@
 import type { Metadata } from 'next';
+import { may } from '@/core/people/role';
 import { sayFullDate } from '@/core/quantity/say-time';
-import { RULE_NAMES, RULES } from '@/core/rules/rule-set';
 import { theDb } from '@/db/connection';
-import { rulesInForce } from '@/db/stations/bore';
+import { rulesInForce, ruleVersions } from '@/db/rules';
+import { RuleTable } from '@/ui/rules/rule-table';
 import { Go } from '@/ui/shell/go';
+import { personOrSignIn } from '../../_server/who';
+import { previewRulesAction, saveRulesAction } from '../../actions/rules';
 
 export const metadata: Metadata = { title: 'Rules' };
 
 export default async function RulesPage() {
-  const set = await rulesInForce(await theDb());
+  const db = await theDb();
+  const [set, versions, person] = [await rulesInForce(db), await ruleVersions(db), await personOrSignIn()];
   return (
     <div className="max-w-5xl px-4 py-4">
       <h1 className="mb-1 text-xl font-bold">Rules, version {set.version}</h1>
       <p className="mb-3 text-ink2">
-        {sayFullDate(set.at)}. {set.note} A maker’s manual prevails over all of these. Also:{' '}
+        A maker’s manual prevails over all of these. Also:{' '}
         <Go className="font-bold text-act" href="/rules/families">
           families and the shop’s variants
         </Go>
@@ -23,30 +27,27 @@ export default async function RulesPage() {
         </Go>
         .
       </p>
-      <table className="w-full border-collapse bg-sheet">
-        <thead>
-          <tr>
-            {['Rule', 'In force', 'Why'].map((h) => (
-              <th key={h} scope="col" className="th">
-                {h}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {RULE_NAMES.map((name) => (
-            <tr key={name}>
-              <th scope="row" className="cell font-normal" title={name}>
-                {RULES[name].label}
-              </th>
-              <td className="cell font-bold whitespace-nowrap">
-                {set.rules[name] === null ? 'not set' : `${set.rules[name]} ${RULES[name].unit}`}
-              </td>
-              <td className="cell text-ink2">{RULES[name].why}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <RuleTable
+        key={set.version}
+        version={set.version}
+        rules={set.rules}
+        open={may(person.role, 'rules')}
+        preview={previewRulesAction}
+        save={saveRulesAction}
+      />
+      <h2 className="head mt-5 mb-1">VERSIONS</h2>
+      <ol className="border border-line bg-sheet px-3">
+        {versions.map((v) => (
+          <li key={v.version} className="flex flex-wrap justify-between gap-3 border-b border-hair py-1.5 last:border-b-0">
+            <span>
+              <b>{v.version}</b> {v.note}
+            </span>
+            <span className="text-ink2">
+              {v.by} · {sayFullDate(v.at)}
+            </span>
+          </li>
+        ))}
+      </ol>
     </div>
   );
 }

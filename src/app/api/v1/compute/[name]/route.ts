@@ -1,6 +1,6 @@
 import { CALCULATIONS } from '@/core/wire/compute';
 import { theDb } from '@/db/connection';
-import { rulesInForce } from '@/db/stations/bore';
+import { rulesInForce } from '@/db/rules';
 import { mayCompute, problem } from '../../../../_server/door';
 
 /** Larger bodies than any calculation needs are not read. */

@@ -1,0 +1,27 @@
+import { type BoreOutcome, type JudgeInput, type Judgement, judgeBore } from '../bore/judge';
+import type { Rules } from '../rules/rule-set';
+
+/** A judgement as it was saved, with what it was made from. */
+export type JudgedCase = {
+  readonly tagNo: number;
+  readonly exit: string | null;
+  readonly input: JudgeInput;
+  readonly was: Pick<Judgement, 'outcome' | 'targetDiaMm'>;
+};
+
+export type Otherwise = {
+  readonly tagNo: number;
+  readonly exit: string | null;
+  readonly from: BoreOutcome;
+  readonly to: BoreOutcome;
+  readonly fromTargetMm: number | null;
+  readonly toTargetMm: number | null;
+};
+
+/** Which bores would be judged otherwise under other rules: another outcome, or another target. */
+export const judgedOtherwise = (cases: readonly JudgedCase[], rules: Rules): readonly Otherwise[] =>
+  cases.flatMap(({ tagNo, exit, input, was }) => {
+    const now = judgeBore(input, rules);
+    if (now.outcome === was.outcome && now.targetDiaMm === was.targetDiaMm) return [];
+    return [{ tagNo, exit, from: was.outcome, to: now.outcome, fromTargetMm: was.targetDiaMm, toTargetMm: now.targetDiaMm }];
+  });
