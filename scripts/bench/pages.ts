@@ -4,6 +4,7 @@ import { theAuth } from '@/db/auth';
 import type { Db } from '@/db/connection';
 import { onTheRack } from '@/db/rack';
 import { PEOPLE } from '../../demo/people';
+import { jsLine } from './js-sent';
 import { type Line, median, timed } from './line';
 import { withManyPhotos } from './many-photos';
 
@@ -19,6 +20,7 @@ export async function pageLines(db: Db): Promise<readonly Line[]> {
     rack: '/',
     'unit, strip': `/units/${tagAt('strip')}/strip`,
     'unit, strip, 200 photos': `/units/${await withManyPhotos(db)}/strip`,
+    'unit, hone': `/units/${tagAt('hone')}/hone`,
     'unit, judge': `/units/${tagAt('judge')}/judge`,
     'unit, kit': `/units/${tagAt('kit')}/kit`,
     'unit, prove': `/units/${tagAt('prove')}/prove`,
@@ -44,6 +46,8 @@ export async function pageLines(db: Db): Promise<readonly Line[]> {
         holds: a / b <= 3,
       });
     }
+    for (const name of ['unit, strip', 'unit, judge', 'unit, hone', 'unit, prove'] as const)
+      lines.push(await jsLine(name, { url: `http://localhost:${OURS}${pages[name]}`, cookie }, `http://localhost:${EMPTY}/`));
     return lines;
   } finally {
     for (const server of servers) server.kill();

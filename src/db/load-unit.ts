@@ -9,6 +9,7 @@ import { GritDoor } from '@/core/hone/hone-door';
 import { DimsDoor } from '@/core/kit/kit-door';
 import { STATIONS } from '@/core/route/station';
 import { type TrayPart, TrayPartDoor } from '@/core/strip/tray-door';
+import { OverruleDoor, overruled } from '@/core/unit/overrule';
 import type { BorePass, GuideTick, MarkRecord, SavedVerdict, Step, Unit, UnitRecord } from '@/core/unit/unit-record';
 import type { Db, Reader } from './connection';
 import type { Row } from './event-payload';
@@ -124,13 +125,17 @@ export const toStep = ({ unitId: _, ...s }: Row<'steps'>): Step => ({
   station: StationDoor.parse(s.station),
   unmet: Texts.parse(s.unmet),
 });
-export const toVerdict = (v: Row<'verdicts'>): SavedVerdict => ({
-  id: v.id,
-  gaugingId: v.gaugingId,
-  at: v.at,
-  personId: v.personId,
-  answer: JudgementDoor.parse(v.answer) as unknown as Judgement,
-});
+export const toVerdict = (v: Row<'verdicts'>): SavedVerdict => {
+  const overrule = OverruleDoor.nullable().parse(v.overrule);
+  return {
+    id: v.id,
+    gaugingId: v.gaugingId,
+    at: v.at,
+    personId: v.personId,
+    answer: overruled(JudgementDoor.parse(v.answer) as unknown as Judgement, overrule),
+    overrule,
+  };
+};
 
 /** Pieces of a kit on hand. */
 export const onHand = async (db: Reader, kitId: string): Promise<number> => {

@@ -5,7 +5,6 @@ import type { Rules } from '@/core/rules/rule-set';
 import { type RuleSet, RuleSetRow } from '@/core/rules/rule-set-row';
 import type { JudgedCase } from '@/core/unit/judged-otherwise';
 import type { Db, Reader } from './connection';
-import { toVerdict } from './load-unit';
 import { prepared } from './prepared';
 import { people, ruleSets, units, verdicts } from './tables';
 
@@ -55,7 +54,7 @@ export async function judgedCases(db: Reader): Promise<readonly JudgedCase[]> {
     .innerJoin(units, eq(verdicts.unitId, units.id))
     .where(and(newest, or(isNull(units.exit), sql`${units.exitAt} >= ${await exitOf(db, PAST)}`)))
     .orderBy(units.tagNo);
-  return rows.map(({ verdict, ...unit }) => ({ ...unit, input: verdict.input as JudgeInput, was: toVerdict(verdict).answer }));
+  return rows.map(({ verdict, ...unit }) => ({ ...unit, input: verdict.input as JudgeInput, was: verdict.answer as JudgedCase['was'] }));
 }
 
 /** When the so-manieth last unit left; 0 when fewer did. */

@@ -248,6 +248,8 @@ export const verdicts = sqliteTable(
     outcome: text().notNull(),
     input: text({ mode: 'json' }).notNull(),
     answer: text({ mode: 'json' }).notNull(),
+    /** What a lead decided against it, with the reason. */
+    overrule: text({ mode: 'json' }),
   },
   (t) => [index('verdicts_unit').on(t.unitId, t.at)],
 );

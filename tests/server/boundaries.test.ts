@@ -28,6 +28,8 @@ test.each<[string, string, string]>([
   ['src/app/breaks-boundary.ts', "import { eq } from 'drizzle-orm';\nexport const x = eq;\n", 'Only db/ speaks SQL'],
   ['src/app/breaks-boundary.ts', "import { units } from '@/db/tables';\nexport const x = units;\n", 'Only db/ speaks SQL'],
   ['src/db/breaks-boundary.ts', "import { act } from '@/app/_server/act';\nexport const x = act;\n", 'know core/ only'],
+  ['src/csv/breaks-boundary.ts', "import { Tag } from '@/ui/drawing/tag';\nexport const x = Tag;\n", 'know core/ only'],
+  ['src/core/breaks-boundary.ts', "import Papa from 'papaparse';\nexport const x = Papa;\n", 'core/ is pure'],
   ['src/ports/breaks-boundary.ts', "import { Tag } from '@/ui/drawing/tag';\nexport const x = Tag;\n", 'know core/ only'],
 ])('%s: %s is refused', (file, text, why) => {
   expect(lint(file, text)).toContain(why);

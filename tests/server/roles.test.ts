@@ -31,6 +31,7 @@ const ASKS: { readonly [A in Exclude<keyof typeof actions, 'signInAction' | 'sig
   saveJudgementAction: 'bench',
   boreChangedAction: 'bench',
   logPassAction: 'bench',
+  overruleAction: 'override',
   previewRulesAction: 'rules',
   saveRulesAction: 'rules',
   setKitAsideAction: 'kit',

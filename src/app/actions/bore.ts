@@ -7,7 +7,8 @@ import { SCHOOLS } from '@/core/bore/mark-verdict';
 import { MATERIALS } from '@/core/bore/material';
 import { DRIVE_NAMES, TOOL_NAMES } from '@/core/hone/drive';
 import { GritDoor, Rpm, StrokesPerMin } from '@/core/hone/hone-door';
-import { saveGauging, saveJudgement } from '@/db/stations/bore';
+import { OverruleDoor } from '@/core/unit/overrule';
+import { overruleVerdict, saveGauging, saveJudgement } from '@/db/stations/bore';
 import { logPass } from '@/db/stations/hone';
 import { boreChanged } from '@/db/stations/sign-off';
 import { act } from '../_server/act';
@@ -55,6 +56,16 @@ export const logPassAction = act('bench', PassDoor, (i, { db, person, now }) => 
   const { eventId, unitId, version: _, ...pass } = i;
   const told = `${pass.strokes} strokes at ${pass.grit}`;
   return logPass(db, changeOf({ eventId, unitId, version: null }, person, now, 'pass-logged', told), pass);
+});
+
+const OverruleEntry = z
+  .object({ ...Target, ...OverruleDoor.pick({ outcome: true, targetDiaMm: true, reason: true }).shape })
+  .refine((o) => o.outcome !== 'hone' || o.targetDiaMm !== null, { path: ['targetDiaMm'], message: 'to what diameter?' });
+
+export const overruleAction = act('override', OverruleEntry, (i, { db, person, now }) => {
+  const { outcome, reason } = i;
+  const targetDiaMm = outcome === 'hone' ? i.targetDiaMm : null;
+  return overruleVerdict(db, changeOf(i, person, now, 'overruled', reason), { outcome, targetDiaMm, reason });
 });
 
 const BoreChangedDoor = z.object({ ...Target, station: z.enum(['hone', 'sleeve']), note: Note, material: z.enum(MATERIALS).nullable() });

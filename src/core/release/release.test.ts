@@ -68,7 +68,7 @@ const record = (): UnitRecord => {
   const verdict = (id: string, gaugingId: string, at: number, gauged: Pick<UnitRecord, 'unit' | 'gaugings'>) => {
     const input = judgeInputOf(gauged, { marks: [], school: null, wallMm: null });
     if (input === undefined) throw new Error('no piston');
-    return { id, gaugingId, at, personId: 'joss', answer: judgeBore(input, STANDARD_RULES) };
+    return { id, gaugingId, at, personId: 'joss', answer: judgeBore(input, STANDARD_RULES), overrule: null };
   };
   const before = { unit: { ...unit, boreChangedAt: 0 }, gaugings: gaugings.slice(0, 1) };
   const step = (station: UnitRecord['steps'][number]['station'], at: number, more = {}) => ({

@@ -10,6 +10,7 @@ export const EVENT_KINDS = {
   overridden: 'condition overridden',
   gauged: 'gauged',
   judged: 'judged',
+  overruled: 'judgement overruled',
   'pass-logged': 'pass over the bore',
   'bore-changed': 'bore cut or sleeved',
   'kit-set-aside': 'kit set aside',

@@ -14,6 +14,7 @@ import type { HoldTest } from '../prove/hold-test';
 import { sayNominal } from '../quantity/say';
 import type { Station } from '../route/station';
 import type { TrayPart } from '../strip/tray-door';
+import type { Overrule } from './overrule';
 
 export type Exit = 'released' | 'scrapped' | 'returned';
 
@@ -68,7 +69,9 @@ export type SavedVerdict = {
   readonly gaugingId: string | null;
   readonly at: number;
   readonly personId: string;
+  /** As it counts: what a lead decided stands in it, and it says so. */
   readonly answer: Judgement;
+  readonly overrule: Overrule | null;
 };
 export type Step = {
   readonly id: string;

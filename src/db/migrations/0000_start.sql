@@ -398,6 +398,7 @@ CREATE TABLE `verdicts` (
 	`outcome` text NOT NULL,
 	`input` text NOT NULL,
 	`answer` text NOT NULL,
+	`overrule` text,
 	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action,
 	FOREIGN KEY (`gauging_id`) REFERENCES `gaugings`(`id`) ON UPDATE no action ON DELETE no action,
 	FOREIGN KEY (`rule_set_id`) REFERENCES `rule_sets`(`id`) ON UPDATE no action ON DELETE no action

@@ -1,16 +1,20 @@
+import { eq } from 'drizzle-orm';
 import { type BoreOutcome, type JudgeInput, judgeBore } from '@/core/bore/judge';
 import type { School } from '@/core/bore/mark-verdict';
 import type { Reading } from '@/core/bore/reading';
 import { ok, type Result } from '@/core/result';
 import { whyNotNow } from '@/core/route/route';
 import type { Station } from '@/core/route/station';
-import { currentGauging, routeOfUnit } from '@/core/unit/facts-of';
+import { currentGauging, currentVerdict, routeOfUnit } from '@/core/unit/facts-of';
 import { judgeInputOf } from '@/core/unit/judge-input';
+import type { Overrule } from '@/core/unit/overrule';
 import type { MarkRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
 import type { Db } from '../connection';
 import { drop, put } from '../event-payload';
+import { toVerdict } from '../load-unit';
 import { rulesInForce } from '../rules';
+import { verdicts } from '../tables';
 import { signOffEdits } from './sign-off';
 
 export type GaugingEntry = {
@@ -71,6 +75,7 @@ export const saveJudgement = (db: Db, change: Change, j: JudgementEntry): Promis
       outcome: answer.outcome,
       input,
       answer,
+      overrule: null,
     };
     // The verdict is signed off anew; cutting that it asks for is still to be done, cutting that was done stays done.
     const fallen: readonly Station[] = ['judge', ...cuttingFor(answer.outcome)];
@@ -97,6 +102,32 @@ export const saveJudgement = (db: Db, change: Change, j: JudgementEntry): Promis
       steps: record.steps.filter((s) => !fallen.includes(s.station)),
     };
     const done = signOffEdits(judged, { ...change, at }, { station: 'judge', note: '', override: null });
+    return done.ok ? ok([...edits.filter((e) => !('drop' in e && e.drop === `${record.unit.id}-judge`)), done.value]) : done;
+  });
+
+export type OverruleEntry = Pick<Overrule, 'outcome' | 'targetDiaMm' | 'reason'>;
+
+/** Stations at which a bore's way can still be changed. */
+const BEFORE_CLOSING: readonly string[] = ['judge', 'hone', 'sleeve', 'kit'];
+
+/** A lead decides against the current judgement, with a reason. What was computed stays in it; the unit's way follows the lead. */
+export const overruleVerdict = (db: Db, change: Change, over: OverruleEntry): Promise<Result<Changed, ChangeError>> =>
+  changeUnit(db, change, async (record, at, tx) => {
+    const current = currentVerdict(record);
+    if (current === undefined) return refused('There is no judgement of the bore as it is now.');
+    if (!BEFORE_CLOSING.includes(record.unit.station)) return refused('It is past that: reopen Judge first.');
+    const [row] = await tx.select().from(verdicts).where(eq(verdicts.id, current.id));
+    if (row === undefined) return refused('There is no judgement of the bore as it is now.');
+    const decided = { ...row, overrule: { ...over, personId: change.person.id, at } };
+    const fallen: readonly Station[] = ['judge', 'hone', 'sleeve'];
+    const edits = [put('verdicts', decided), ...fallen.map((s) => drop('steps', `${record.unit.id}-${s}`))];
+    if (over.outcome === 'scrap') return ok(edits);
+    const judged = {
+      ...record,
+      verdicts: record.verdicts.map((v) => (v.id === current.id ? toVerdict(decided) : v)),
+      steps: record.steps.filter((s) => !fallen.includes(s.station)),
+    };
+    const done = signOffEdits(judged, { ...change, at }, { station: 'judge', note: '', override: over.reason });
     return done.ok ? ok([...edits.filter((e) => !('drop' in e && e.drop === `${record.unit.id}-judge`)), done.value]) : done;
   });
 

@@ -1,6 +1,6 @@
 'use client';
 
-import { type ReactNode, useEffect, useMemo, useRef } from 'react';
+import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
 import { uuidv7 } from 'uuidv7';
 import { gaugeBore } from '@/core/bore/gauge';
 import type { Material } from '@/core/bore/material';
@@ -9,21 +9,25 @@ import type { Shape } from '@/core/bore/shape';
 import { GRID_CLOCKS } from '@/core/bore/suggest-grid';
 import { parseLength, parseTemperature } from '@/core/quantity/parse';
 import { sayDia, sayLength, sayTemperature } from '@/core/quantity/say';
-import type { Units } from '@/core/quantity/units';
+import { MM_PER_INCH, type Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
 import { Profile } from '../drawing/profile';
+import { AngleField } from '../field/quantity-field';
 import { SaveNote } from '../save/save-note';
 import { useDraft } from '../save/use-draft';
 import { useSave } from '../save/use-save';
 import { Scroll } from '../unit/scroll';
 import { StationFrame } from '../unit/station-frame';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { ImportReadings } from './csv-import';
 
 /** What is typed, as text; bare numbers are in the units that it says. */
 type Draft = {
   readonly length: Units['length'];
   readonly temperature: Units['temperature'];
   readonly depths: readonly string[];
+  /** Clock positions across, degrees. */
+  readonly clocks: readonly number[];
   readonly cells: Readonly<Record<string, string>>;
   readonly bodyTemp: string;
   readonly gaugeTemp: string;
@@ -42,6 +46,7 @@ const SHAPE_WORDS: { readonly [S in Shape]: string } = {
 /** The gauge grid: depths down, clock across. An instrument that types a number and Enter fills it; the form of the bore is computed with every reading. */
 export function Gauge({
   target,
+  tag,
   depths,
   material,
   lengthMm,
@@ -53,6 +58,7 @@ export function Gauge({
   ledger,
 }: {
   readonly target: UnitTarget;
+  readonly tag: string;
   /** Suggested depths, mm. */
   readonly depths: readonly number[];
   readonly material: Material;
@@ -64,10 +70,11 @@ export function Gauge({
   readonly open: boolean;
   readonly ledger: ReactNode;
 }) {
-  const [kept, setDraft, dropDraft] = useDraft<Draft>(`gauge-${target.unitId}`, {
+  const [kept, setDraft, dropDraft] = useDraft<Draft>(`gauge-grid-${target.unitId}`, {
     length: units.length,
     temperature: units.temperature,
     depths: depths.map((d) => sayLength(d, units)),
+    clocks: GRID_CLOCKS,
     cells: {},
     bodyTemp: '',
     gaugeTemp: '',
@@ -91,7 +98,7 @@ export function Gauge({
   }, [first]);
 
   const advance = (row: number, column: number): void => {
-    const next = column + 1 < GRID_CLOCKS.length ? `${row}-${column + 1}` : `${row + 1}-0`;
+    const next = column + 1 < draft.clocks.length ? `${row}-${column + 1}` : `${row + 1}-0`;
     const cell = grid.current?.querySelector<HTMLInputElement>(`[data-cell="${next}"]`);
     if (cell) cell.focus();
     else saveButton.current?.focus();
@@ -163,7 +170,7 @@ export function Gauge({
               <th scope="col" className="th">
                 Depth, {units.length}
               </th>
-              {GRID_CLOCKS.map((c) => (
+              {draft.clocks.map((c) => (
                 <th key={c} scope="col" className="th">
                   {c}°
                 </th>
@@ -190,7 +197,7 @@ export function Gauge({
                       onChange={(e) => setDraft({ ...draft, depths: draft.depths.map((d, i) => (i === row ? e.target.value : d)) })}
                     />
                   </td>
-                  {GRID_CLOCKS.map((clock, column) => {
+                  {draft.clocks.map((clock, column) => {
                     const key = `${row}-${column}`;
                     return (
                       <td key={key} className="cell">
@@ -228,6 +235,7 @@ export function Gauge({
           <button type="button" className="btn-quiet" onClick={() => setDraft({ ...draft, depths: [...draft.depths, ''] })}>
             Add a depth
           </button>
+          <ClockField onAdd={(deg) => setDraft({ ...draft, clocks: [...draft.clocks, deg] })} taken={draft.clocks} />
           <TempField label="Body" value={draft.bodyTemp} units={units} onChange={(bodyTemp) => setDraft({ ...draft, bodyTemp })} />
           <TempField label="Gauge" value={draft.gaugeTemp} units={units} onChange={(gaugeTemp) => setDraft({ ...draft, gaugeTemp })} />
           <p className="pb-2 text-[13px] text-ink2">
@@ -237,6 +245,7 @@ export function Gauge({
           </p>
         </div>
       )}
+      {open && <ImportReadings tag={tag} onTake={(rows) => setDraft({ ...draft, ...gridOf(rows, units) })} />}
       {form !== undefined && <Profile form={form} lengthMm={lengthMm} nominalMm={nominalMm} units={units} />}
     </StationFrame>
   );
@@ -250,6 +259,39 @@ const Figure = ({ name, value, unit }: { readonly name: string; readonly value: 
     </dd>
   </>
 );
+
+/** Readings as the grid holds them: a row a depth, a column a clock position; the same place gauged again gets a row of its own. */
+const gridOf = (readings: readonly Reading[], units: Units): Pick<Draft, 'depths' | 'clocks' | 'cells'> => {
+  const clocks = [...new Set(readings.map((r) => r.clockDeg))].sort((a, b) => a - b);
+  const rows: { readonly xMm: number; readonly taken: Map<number, number> }[] = [];
+  for (const r of [...readings].sort((a, b) => a.xMm - b.xMm)) {
+    const row = rows.find((x) => Math.abs(x.xMm - r.xMm) < 1e-9 && !x.taken.has(r.clockDeg));
+    if (row === undefined) rows.push({ xMm: r.xMm, taken: new Map([[r.clockDeg, r.diaMm]]) });
+    else row.taken.set(r.clockDeg, r.diaMm);
+  }
+  const figure = (mm: number): string => String(Number((units.length === 'mm' ? mm : mm / MM_PER_INCH).toFixed(7)));
+  return {
+    clocks,
+    depths: rows.map((r) => figure(r.xMm)),
+    cells: Object.fromEntries(
+      rows.flatMap((r, i) => clocks.flatMap((c, j) => (r.taken.has(c) ? [[`${i}-${j}`, figure(r.taken.get(c) as number)]] : []))),
+    ),
+  };
+};
+
+/** Another clock position to gauge at. */
+function ClockField({ taken, onAdd }: { readonly taken: readonly number[]; readonly onAdd: (deg: number) => void }) {
+  const [deg, setDeg] = useState<number | null>(null);
+  const add = deg === null || taken.includes(deg) ? null : deg;
+  return (
+    <div className="flex items-end gap-1">
+      <AngleField label="Clock, °" className="w-16" say="typing" value={deg} onSay={setDeg} />
+      <button type="button" className="btn-quiet" disabled={add === null} onClick={() => add !== null && onAdd(add)}>
+        Add a clock
+      </button>
+    </div>
+  );
+}
 
 const TempField = ({
   label,
@@ -285,6 +327,7 @@ const inUnits = (draft: Draft, units: Units): Draft => {
     length: units.length,
     temperature: units.temperature,
     depths: draft.depths.map((d) => meant(d, draft.length)),
+    clocks: draft.clocks,
     cells: Object.fromEntries(Object.entries(draft.cells).map(([key, text]) => [key, meant(text, draft.length)])),
     bodyTemp: meant(draft.bodyTemp, draft.temperature),
     gaugeTemp: meant(draft.gaugeTemp, draft.temperature),
@@ -308,7 +351,7 @@ const readGrid = (draft: Draft, units: Units): GridRead => {
   };
   const depthsMm = draft.depths.map((d, i) => length(d, `Depth ${i + 1}`));
   const found = depthsMm.flatMap((xMm, row) =>
-    GRID_CLOCKS.flatMap((clockDeg, column) => {
+    draft.clocks.flatMap((clockDeg, column) => {
       const key = `${row}-${column}`;
       const diaMm = length(draft.cells[key] ?? '', `${draft.depths[row]} at ${clockDeg}°`);
       if (diaMm === undefined) return [];

@@ -6,7 +6,7 @@ import { formOf, type JudgeInput, judgeBore } from '@/core/bore/judge';
 import { MARK_KINDS, MARK_WORDS, type MarkKind } from '@/core/bore/mark';
 import { SCHOOLS, type School } from '@/core/bore/mark-verdict';
 import type { Geometry } from '@/core/family/geometry';
-import { sayDia } from '@/core/quantity/say';
+import { sayDia, sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
 import type { MarkRecord, Photo } from '@/core/unit/unit-record';
@@ -23,6 +23,7 @@ import { useSave } from '../save/use-save';
 import { Scroll } from '../unit/scroll';
 import { StationFrame } from '../unit/station-frame';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { ImportMarks } from './csv-import';
 import { VerdictPanel } from './verdict-panel';
 import { WouldChange } from './would-change';
 
@@ -35,6 +36,7 @@ const SCHOOL_WORDS: { readonly [S in School]: string } = {
 /** Marks on the unrolled bore and in a table, and the verdict that moves with every keystroke. Nothing is recorded before it is saved. */
 export function Judge({
   target,
+  tag,
   input,
   marks: savedMarks,
   photos,
@@ -46,6 +48,7 @@ export function Judge({
   ledger,
 }: {
   readonly target: UnitTarget;
+  readonly tag: string;
   /** The unit's own part of the question: geometry, readings, piston. Its marks are taken from the table. */
   readonly input: JudgeInput;
   readonly marks: readonly MarkRecord[];
@@ -175,8 +178,7 @@ export function Judge({
                 'to',
                 'Deep, µm',
                 '±',
-                'Cleaned',
-                'Lies in',
+                'Clean',
                 'Needs ⌀',
                 'Judged',
                 'Photo',
@@ -272,17 +274,18 @@ export function Judge({
                       onChange={(e) => change(m.id, { cleaned: e.target.checked })}
                     />
                   </td>
-                  <td className="cell text-[13px]">
-                    {judged === undefined
-                      ? ''
-                      : `${judged.zone}${judged.zone === 'clear' ? `, ${judged.distanceMm.toFixed(1)} mm off` : ''}, ${judged.nearestSealId.replaceAll('-', ' ')}`}
-                  </td>
                   <td className="cell">{judged?.needsDiaMm == null ? '–' : sayDia(judged.needsDiaMm, units)}</td>
-                  <td className="cell whitespace-nowrap">
-                    <span className="flex items-center gap-1.5">
+                  <td className="cell min-w-36">
+                    <span className="flex items-center gap-1.5 whitespace-nowrap">
                       <VerdictSign outcome={judged?.outcome ?? null} />
                       {judged === undefined ? '' : OUTCOME_WORDS[judged.outcome].toLowerCase()}
                     </span>
+                    {judged !== undefined && (
+                      <span className="block text-[12px] text-ink2">
+                        {judged.zone === 'clear' ? `${sayLength(judged.distanceMm, units)} ${units.length} off ` : `${judged.zone}, `}
+                        {judged.nearestSealId.replaceAll('-', ' ')}
+                      </span>
+                    )}
                   </td>
                   <td className="cell">
                     <span className="flex gap-1">
@@ -324,6 +327,14 @@ export function Judge({
         >
           Add a mark
         </button>
+      )}
+      {open && (
+        <ImportMarks
+          tag={tag}
+          onTake={(rows) =>
+            setMarks([...marks.filter((m) => !rows.some((r) => r.id === m.name)), ...rows.map((r) => ({ ...r, id: uuidv7(), name: r.id }))])
+          }
+        />
       )}
       {answer.gauge !== null && (
         <Profile

@@ -1,5 +1,6 @@
 import { suggestDepths } from '@/core/bore/suggest-grid';
 import { sayDia } from '@/core/quantity/say';
+import { tagOf } from '@/core/unit/unit-record';
 import { Gauge } from '@/ui/stations/gauge';
 import { saveGaugingAction } from '../../../../actions/bore';
 import { NoBore } from '../_station/no-bore';
@@ -15,6 +16,7 @@ export default stationPage('gauge', (at) => {
     <Gauge
       key={gaugings.length}
       target={at.target}
+      tag={tagOf(unit)}
       depths={suggestDepths(unit.geometry.seals, unit.geometry.lengthMm)}
       material={unit.material}
       lengthMm={unit.geometry.lengthMm}

@@ -1,11 +1,14 @@
 import { lookedAgain } from '@/core/clean/treatment';
-import { currentGauging } from '@/core/unit/facts-of';
+import { may } from '@/core/people/role';
+import { currentGauging, currentVerdict } from '@/core/unit/facts-of';
 import { judgeInputOf } from '@/core/unit/judge-input';
 import { hungPhotos } from '@/core/unit/shown-photos';
+import { tagOf } from '@/core/unit/unit-record';
 import { LookedAgain } from '@/ui/stations/clean';
 import { Judge } from '@/ui/stations/judge';
+import { OverruleBox } from '@/ui/stations/overrule-box';
 import { StationFrame } from '@/ui/unit/station-frame';
-import { saveJudgementAction } from '../../../../actions/bore';
+import { overruleAction, saveJudgementAction } from '../../../../actions/bore';
 import { treatAction } from '../../../../actions/strip';
 import { NoBore } from '../_station/no-bore';
 import { NotNow } from '../_station/not-now';
@@ -13,7 +16,9 @@ import { stationPage, titled } from '../_station/station-page';
 
 export const generateMetadata = titled('judge');
 
-export default stationPage('judge', ({ record, target, stop, atWork, units, rules, ledger }) => {
+export default stationPage('judge', (at) => {
+  const { record, target, stop, atWork, units, rules, ledger } = at;
+  const verdict = currentVerdict(record);
   const { geometry } = record.unit;
   if (geometry === null) return <NoBore ledger={ledger} />;
   const input = judgeInputOf(record, { marks: [], school: null, wallMm: null });
@@ -32,6 +37,7 @@ export default stationPage('judge', ({ record, target, stop, atWork, units, rule
     <Judge
       key={`${gauging.id} ${record.verdicts.length}`}
       target={target}
+      tag={tagOf(record.unit)}
       input={input}
       marks={record.marks}
       photos={hungPhotos(record)}
@@ -43,9 +49,17 @@ export default stationPage('judge', ({ record, target, stop, atWork, units, rule
       ledger={
         <>
           {atWork && !lookedAgain(record.treatments) && <LookedAgain target={target} treat={treatAction} />}
+          {verdict !== undefined && <SavedNote reasons={verdict.answer.reasons} overruled={verdict.overrule !== null} />}
+          {verdict !== undefined && at.inShop && may(at.person.role, 'override') && (
+            <OverruleBox target={target} units={units} overrule={overruleAction} />
+          )}
           {ledger}
         </>
       }
     />
   );
 });
+
+/** The judgement on record, where a lead decided otherwise. */
+const SavedNote = ({ reasons, overruled }: { readonly reasons: readonly string[]; readonly overruled: boolean }) =>
+  overruled && <p className="mb-4 border-l-4 border-amber pl-3">{reasons[0]}</p>;

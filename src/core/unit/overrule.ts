@@ -1,0 +1,45 @@
+import { z } from 'zod';
+import type { BoreOutcome, Judgement } from '../bore/judge';
+import { sayDia } from '../quantity/say';
+import { METRIC } from '../quantity/units';
+
+/** What a lead may decide against the arithmetic; a cut needs its target. */
+export const OVERRULINGS = ['reuse', 'polish', 'hone', 'sleeve', 'scrap'] as const;
+
+/** A lead's word over a judgement, with the reason. The judgement itself stays as it was computed. */
+export const OverruleDoor = z.object({
+  outcome: z.enum(OVERRULINGS),
+  targetDiaMm: z.number().gt(0).max(1000).nullable(),
+  reason: z.string().trim().min(3, 'a reason is needed').max(500),
+  personId: z.string(),
+  at: z.number(),
+});
+export type Overrule = z.output<typeof OverruleDoor>;
+
+const WORD: { readonly [O in BoreOutcome]: string } = {
+  reuse: 'reuse',
+  polish: 'polish',
+  hone: 'hone',
+  sleeve: 'sleeve',
+  scrap: 'scrap',
+  undecided: 'undecided',
+};
+const said = (o: BoreOutcome, targetMm: number | null): string =>
+  targetMm === null ? WORD[o] : `${WORD[o]} to ${sayDia(targetMm, METRIC)} mm`;
+
+/** A judgement as it counts: the lead's outcome and target in place of the computed ones, and a first reason that says both. */
+export const overruled = (answer: Judgement, over: Overrule | null): Judgement =>
+  over === null
+    ? answer
+    : {
+        ...answer,
+        outcome: over.outcome,
+        targetDiaMm: over.targetDiaMm,
+        marginMm: null,
+        confidence: null,
+        toDo: [],
+        reasons: [
+          `Decided by a lead: ${said(over.outcome, over.targetDiaMm)}. Reason: ${over.reason}. Computed was: ${said(answer.outcome, answer.targetDiaMm)}.`,
+          ...answer.reasons,
+        ],
+      };

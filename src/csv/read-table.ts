@@ -1,0 +1,61 @@
+import Papa from 'papaparse';
+import { fail, ok, type Result } from '@/core/result';
+
+/** Something wrong with a file, where a person finds it. Lines count from 1, the header's. */
+export type CsvProblem = { readonly line: number; readonly column: string; readonly message: string };
+
+/** How the file was understood, to be shown before anything is taken from it. */
+export type Dialect = { readonly separator: 'comma' | 'semicolon' | 'tab'; readonly decimalComma: boolean };
+
+export type CsvTable = {
+  readonly dialect: Dialect;
+  readonly columns: readonly string[];
+  readonly rows: readonly { readonly line: number; readonly cells: Readonly<Record<string, string>> }[];
+};
+
+/** Rows and bytes past which a file is not looked into. */
+export const MOST_ROWS = 5000;
+const MOST_CHARACTERS = 1_000_000;
+
+const SEPARATORS: Readonly<Record<string, Dialect['separator']>> = { ',': 'comma', ';': 'semicolon', '\t': 'tab' };
+
+/** A CSV with a header, separated by comma, semicolon or tab; UTF-8 with or without a byte order mark. */
+export const readTable = (text: string): Result<CsvTable, readonly CsvProblem[]> => {
+  if (text.length > MOST_CHARACTERS) return fail([{ line: 1, column: '', message: 'the file is larger than a megabyte' }]);
+  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    delimitersToGuess: Object.keys(SEPARATORS),
+    transformHeader: (h) => h.trim(),
+    transform: (v) => v.trim(),
+  });
+  // A file of one column has nothing to guess a separator from; that is no fault of its rows.
+  const broken = parsed.errors.filter((e) => e.type !== 'Delimiter');
+  if (broken.length > 0)
+    return fail(
+      broken.map((e) => ({ line: (e.row ?? 0) + 2, column: '', message: e.message.charAt(0).toLowerCase() + e.message.slice(1) })),
+    );
+  if (parsed.data.length > MOST_ROWS) return fail([{ line: MOST_ROWS + 2, column: '', message: `more than ${MOST_ROWS} rows` }]);
+  const separator = SEPARATORS[parsed.meta.delimiter] ?? 'comma';
+  const decimalComma = separator !== 'comma' && parsed.data.some((row) => Object.values(row).some((v) => /^-?\d+,\d+$/.test(v)));
+  return ok({
+    dialect: { separator, decimalComma },
+    columns: parsed.meta.fields ?? [],
+    rows: parsed.data.map((cells, i) => ({ line: i + 2, cells })),
+  });
+};
+
+/** A number as the file writes it; undefined for what is none. */
+export const numberIn = (text: string | undefined, { decimalComma }: Dialect): number | undefined => {
+  const plain = decimalComma ? text?.replace(',', '.') : text;
+  const value = plain === undefined || plain === '' ? Number.NaN : Number(plain);
+  return Number.isFinite(value) ? value : undefined;
+};
+
+/** How a file was understood, in words. */
+export const sayDialect = ({ separator, decimalComma }: Dialect): string =>
+  `${separator} separated, decimal ${decimalComma ? 'comma' : 'point'}`;
+
+/** A table as CSV; a cell that a spreadsheet would take for a formula is quoted. */
+export const writeTable = (columns: readonly string[], rows: readonly Readonly<Record<string, unknown>>[]): string =>
+  `${Papa.unparse([...rows], { columns: [...columns], escapeFormulae: true })}\r\n`;
