@@ -23,9 +23,10 @@ afterAll(async () => {
 });
 
 /** A unit of the demo that stands at a station; of a family, where it matters. */
-const at = async (shelf: string, station: string, family = ''): Promise<string> => {
+const at = async (shelf: string, station: string, family?: string): Promise<string> => {
   await page.goto(app.origin);
-  const trays = await page.$$eval(`section[aria-label="${shelf}"] a[data-tray]:has(svg[aria-label^="${family}"])`, (all) =>
+  const of = family === undefined ? '' : `:has(svg[aria-label="${family}"])`;
+  const trays = await page.$$eval(`section[aria-label="${shelf}"] a[data-tray]${of}`, (all) =>
     all.map((a) => (a as HTMLAnchorElement).href),
   );
   for (const tray of trays) {

@@ -7,7 +7,7 @@ import { SCHOOLS } from '@/core/bore/mark-verdict';
 import { MATERIALS } from '@/core/bore/material';
 import { DRIVE_NAMES, TOOL_NAMES } from '@/core/hone/drive';
 import { GritDoor, Rpm, StrokesPerMin } from '@/core/hone/hone-door';
-import { OverruleDoor } from '@/core/unit/overrule';
+import { OverruleDoor } from '@/core/unit/overrule-door';
 import { overruleVerdict, saveGauging, saveJudgement } from '@/db/stations/bore';
 import { logPass } from '@/db/stations/hone';
 import { boreChanged } from '@/db/stations/sign-off';

@@ -4,7 +4,7 @@ import { STANDARD_RULES } from '../rules/rule-set';
 import type { BorePass } from '../unit/unit-record';
 import { GRITS, type HonePass } from './cutting-rate';
 import { honePlan } from './hone-plan';
-import { learnedRates } from './learned-rates';
+import { learnedRates, pooledPass } from './learned-rates';
 import { sayHoned } from './say-honed';
 import { startDiaOf } from './start-dia';
 
@@ -78,6 +78,12 @@ test('passes on other bores move the rate of a plan, and neither its start nor i
   expect(fast.stages.map((s) => [s.grit, s.fromMm, s.toMm])).toEqual(plain.stages.map((s) => [s.grit, s.fromMm, s.toMm]));
   expect(fast.stages[0]?.strokes).toBeLessThan(plain.stages[0]?.strokes ?? 0);
   expect([fast.remainingUm, fast.outcome]).toEqual([plain.remainingUm, 'cut']);
+  // Many passes and what they amount to give the same plan.
+  const many = [pass(220, 13, 22, 22.007), pass(220, 40, 22.1, 22.12), pass(400, 9, 22.2, 22.199), pass(320, 31, 22.2, 22.21)];
+  const pooled = learnedRates(many.map(iron)).map(pooledPass);
+  const [a, b] = [honePlan(asked, STANDARD_RULES, many), honePlan(asked, STANDARD_RULES, pooled)];
+  expect(b.stages.map((s) => s.strokes)).toEqual(a.stages.map((s) => s.strokes));
+  for (const [i, s] of b.stages.entries()) expect(s.umPer100Turns).toBeCloseTo(a.stages[i]?.umPer100Turns ?? 0, 9);
 });
 
 test('what was cut is said by tool and grit, from where to where', () => {

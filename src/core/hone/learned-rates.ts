@@ -29,3 +29,13 @@ export const learnedRates = (passes: readonly (HonePass & { readonly material: M
     }),
   );
 };
+
+/** The passes behind a rate as one pass of as many turns that took as much off: it moves a plan's rate as they all do. */
+export const pooledPass = (r: LearnedRate): HonePass => ({
+  grit: r.grit,
+  strokes: r.turns,
+  strokesPerMin: 1,
+  rpm: 1,
+  beforeMm: 0,
+  afterMm: (r.umPer100Turns * r.turns) / 100_000,
+});

@@ -1,4 +1,3 @@
-import { z } from 'zod';
 import type { BoreOutcome, Judgement } from '../bore/judge';
 import { sayDia } from '../quantity/say';
 import { METRIC } from '../quantity/units';
@@ -7,14 +6,13 @@ import { METRIC } from '../quantity/units';
 export const OVERRULINGS = ['reuse', 'polish', 'hone', 'sleeve', 'scrap'] as const;
 
 /** A lead's word over a judgement, with the reason. The judgement itself stays as it was computed. */
-export const OverruleDoor = z.object({
-  outcome: z.enum(OVERRULINGS),
-  targetDiaMm: z.number().gt(0).max(1000).nullable(),
-  reason: z.string().trim().min(3, 'a reason is needed').max(500),
-  personId: z.string(),
-  at: z.number(),
-});
-export type Overrule = z.output<typeof OverruleDoor>;
+export type Overrule = {
+  readonly outcome: (typeof OVERRULINGS)[number];
+  readonly targetDiaMm: number | null;
+  readonly reason: string;
+  readonly personId: string;
+  readonly at: number;
+};
 
 const WORD: { readonly [O in BoreOutcome]: string } = {
   reuse: 'reuse',

@@ -2,10 +2,9 @@
 
 import { type ReactNode, useMemo } from 'react';
 import type { Material } from '@/core/bore/material';
-import type { HonePass } from '@/core/hone/cutting-rate';
 import { DRIVES } from '@/core/hone/drive';
 import { honePlan } from '@/core/hone/hone-plan';
-import { learnedRates } from '@/core/hone/learned-rates';
+import { type LearnedRate, pooledPass } from '@/core/hone/learned-rates';
 import { sayHoned } from '@/core/hone/say-honed';
 import { sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
@@ -38,7 +37,7 @@ export function Hone({
   target,
   bore,
   passes,
-  earlier,
+  rates,
   units,
   rules,
   actions,
@@ -50,8 +49,8 @@ export function Hone({
   readonly bore: BoreToCut;
   /** Since the bore was last gauged. */
   readonly passes: readonly BorePass[];
-  /** The shop's on other bores of this material. */
-  readonly earlier: readonly HonePass[];
+  /** What the shop's stones cut in this material: on all bores, and on others than this one. */
+  readonly rates: { readonly all: readonly LearnedRate[]; readonly others: readonly LearnedRate[] };
   readonly units: Units;
   readonly rules: Rules;
   readonly actions: { readonly logPass: SaveAction; readonly boreChanged: SaveAction };
@@ -68,10 +67,10 @@ export function Hone({
     finish: 'cross-hatch',
   });
   const stones = useMemo(() => passes.filter((p) => p.tool === 'stone'), [passes]);
+  const earlier = useMemo(() => rates.others.map(pooledPass), [rates]);
   const plan = useMemo(() => honePlan({ ...bore, ...setup, passes: stones }, rules, earlier), [bore, setup, stones, rules, earlier]);
   const nowMm = passes.at(-1)?.afterMm ?? bore.startDiaMm;
   const stage = plan.stages[0];
-  const { material } = bore;
   return (
     <StationFrame
       title={`HONE · ${passes.length} ${passes.length === 1 ? 'pass' : 'passes'}`}
@@ -83,7 +82,7 @@ export function Hone({
           {open && plan.outcome === 'cut' && <Metronome strokesPerMin={setup.strokesPerMin} />}
           <section>
             <h2 className="head mb-1">WHAT THE STONES CUT HERE, µm per 100 turns</h2>
-            <LearnedRates rates={learnedRates([...earlier, ...stones].map((p) => ({ ...p, material })))} />
+            <LearnedRates rates={rates.all} />
           </section>
         </div>
       }

@@ -1,3 +1,4 @@
+import { learnedRates } from '@/core/hone/learned-rates';
 import { startDiaOf } from '@/core/hone/start-dia';
 import { currentVerdict } from '@/core/unit/facts-of';
 import { theDb } from '@/db/connection';
@@ -47,7 +48,7 @@ export default stationPage('hone', async (at) => {
         </p>
       </StationFrame>
     );
-  const shop = await shopPasses(await theDb(), unit.material);
+  const shop = (await shopPasses(await theDb(), unit.material)).map((p) => ({ ...p, material: unit.material }));
   return (
     <Hone
       target={target}
@@ -60,7 +61,7 @@ export default stationPage('hone', async (at) => {
         blindEnd: family.bore === 'blind',
       }}
       passes={passes}
-      earlier={shop.filter((p) => p.unitId !== unit.id)}
+      rates={{ all: learnedRates(shop), others: learnedRates(shop.filter((p) => p.unitId !== unit.id)) }}
       units={units}
       rules={rules}
       actions={{ logPass: logPassAction, boreChanged: boreChangedAction }}
