@@ -4,12 +4,10 @@ import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
 import { uuidv7 } from 'uuidv7';
 import { gaugeBore } from '@/core/bore/gauge';
 import type { Material } from '@/core/bore/material';
-import type { Reading } from '@/core/bore/reading';
 import type { Shape } from '@/core/bore/shape';
 import { GRID_CLOCKS } from '@/core/bore/suggest-grid';
-import { parseLength, parseTemperature } from '@/core/quantity/parse';
 import { sayDia, sayLength, sayTemperature } from '@/core/quantity/say';
-import { MM_PER_INCH, type Units } from '@/core/quantity/units';
+import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
 import { Profile } from '../drawing/profile';
 import { AngleField } from '../field/quantity-field';
@@ -20,18 +18,7 @@ import { Scroll } from '../unit/scroll';
 import { StationFrame } from '../unit/station-frame';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { ImportReadings } from './csv-import';
-
-/** What is typed, as text; bare numbers are in the units that it says. */
-type Draft = {
-  readonly length: Units['length'];
-  readonly temperature: Units['temperature'];
-  readonly depths: readonly string[];
-  /** Clock positions across, degrees. */
-  readonly clocks: readonly number[];
-  readonly cells: Readonly<Record<string, string>>;
-  readonly bodyTemp: string;
-  readonly gaugeTemp: string;
-};
+import { type Draft, gridOf, inUnits, readGrid } from './gauge-draft';
 
 const SHAPE_WORDS: { readonly [S in Shape]: string } = {
   unknown: 'one depth only',
@@ -260,25 +247,6 @@ const Figure = ({ name, value, unit }: { readonly name: string; readonly value: 
   </>
 );
 
-/** Readings as the grid holds them: a row a depth, a column a clock position; the same place gauged again gets a row of its own. */
-const gridOf = (readings: readonly Reading[], units: Units): Pick<Draft, 'depths' | 'clocks' | 'cells'> => {
-  const clocks = [...new Set(readings.map((r) => r.clockDeg))].sort((a, b) => a - b);
-  const rows: { readonly xMm: number; readonly taken: Map<number, number> }[] = [];
-  for (const r of [...readings].sort((a, b) => a.xMm - b.xMm)) {
-    const row = rows.find((x) => Math.abs(x.xMm - r.xMm) < 1e-9 && !x.taken.has(r.clockDeg));
-    if (row === undefined) rows.push({ xMm: r.xMm, taken: new Map([[r.clockDeg, r.diaMm]]) });
-    else row.taken.set(r.clockDeg, r.diaMm);
-  }
-  const figure = (mm: number): string => String(Number((units.length === 'mm' ? mm : mm / MM_PER_INCH).toFixed(7)));
-  return {
-    clocks,
-    depths: rows.map((r) => figure(r.xMm)),
-    cells: Object.fromEntries(
-      rows.flatMap((r, i) => clocks.flatMap((c, j) => (r.taken.has(c) ? [[`${i}-${j}`, figure(r.taken.get(c) as number)]] : []))),
-    ),
-  };
-};
-
 /** Another clock position to gauge at. */
 function ClockField({ taken, onAdd }: { readonly taken: readonly number[]; readonly onAdd: (deg: number) => void }) {
   const [deg, setDeg] = useState<number | null>(null);
@@ -309,62 +277,3 @@ const TempField = ({
     <input className="field block w-20 text-ink" inputMode="decimal" value={value} onChange={(e) => onChange(e.target.value)} />
   </label>
 );
-
-type GridRead = {
-  readonly readings: readonly Reading[];
-  readonly keys: readonly string[];
-  readonly depthsMm: readonly (number | undefined)[];
-  readonly bodyTempC: number | null;
-  readonly gaugeTempC: number | null;
-  readonly faults: readonly string[];
-};
-
-/** A draft typed in other units keeps its figures: each bare number gets the unit that it was meant in. */
-const inUnits = (draft: Draft, units: Units): Draft => {
-  if (draft.length === units.length && draft.temperature === units.temperature) return draft;
-  const meant = (text: string, unit: string): string => (/^\s*[\d.,]+\s*$/.test(text) ? `${text.trim()} ${unit}` : text);
-  return {
-    length: units.length,
-    temperature: units.temperature,
-    depths: draft.depths.map((d) => meant(d, draft.length)),
-    clocks: draft.clocks,
-    cells: Object.fromEntries(Object.entries(draft.cells).map(([key, text]) => [key, meant(text, draft.length)])),
-    bodyTemp: meant(draft.bodyTemp, draft.temperature),
-    gaugeTemp: meant(draft.gaugeTemp, draft.temperature),
-  };
-};
-
-/** What has been typed, in mm; every cell that cannot be read is told. */
-const readGrid = (draft: Draft, units: Units): GridRead => {
-  const faults: string[] = [];
-  const length = (text: string, where: string): number | undefined => {
-    if (text.trim() === '') return undefined;
-    const read = parseLength(text, units.length);
-    if (!read.ok) faults.push(`${where}: “${text}” is not a length.`);
-    return read.ok ? read.value : undefined;
-  };
-  const temperature = (text: string, where: string): number | null => {
-    if (text.trim() === '') return null;
-    const read = parseTemperature(text, units.temperature);
-    if (!read.ok) faults.push(`${where}: “${text}” is not a temperature.`);
-    return read.ok ? read.value : null;
-  };
-  const depthsMm = draft.depths.map((d, i) => length(d, `Depth ${i + 1}`));
-  const found = depthsMm.flatMap((xMm, row) =>
-    draft.clocks.flatMap((clockDeg, column) => {
-      const key = `${row}-${column}`;
-      const diaMm = length(draft.cells[key] ?? '', `${draft.depths[row]} at ${clockDeg}°`);
-      if (diaMm === undefined) return [];
-      if (xMm === undefined) faults.push(`Row ${row + 1} has readings but no depth.`);
-      return xMm === undefined ? [] : [{ key, reading: { xMm, clockDeg, diaMm } }];
-    }),
-  );
-  return {
-    readings: found.map((f) => f.reading),
-    keys: found.map((f) => f.key),
-    depthsMm,
-    bodyTempC: temperature(draft.bodyTemp, 'Body'),
-    gaugeTempC: temperature(draft.gaugeTemp, 'Gauge'),
-    faults: [...new Set(faults)],
-  };
-};
