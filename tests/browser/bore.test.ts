@@ -85,6 +85,25 @@ test('readings come in as a table: what is wrong is said with its line, what is 
   expect(csv).toContain('12,60,22.237');
 });
 
+test('marks are drawn, changed and taken away, and every step of it can be undone and done again', async () => {
+  await at('Gauge, judge', 'judge');
+  const names = () =>
+    page.$$eval('section[aria-label="Marks"] tbody th, [aria-label="Marks"] tbody th', (all) => all.map((e) => e.textContent));
+  const before = await names();
+  await press('Add a mark');
+  await press('Add a mark');
+  expect(await names()).toHaveLength(before.length + 2);
+  await fill(`m${before.length + 1} depth`, '12');
+  await shows(page, new RegExp(`m${before.length + 1} A pit`));
+  for (const _ of '12') await press('Undo');
+  await press('Undo');
+  await press('Undo');
+  expect(await names()).toEqual(before);
+  await press('Redo');
+  await press('Redo');
+  expect(await names()).toHaveLength(before.length + 2);
+});
+
 test('a judgement says what would change it; a lead decides otherwise, and Hone works to that', async () => {
   await at('Gauge, judge', 'judge');
   await shows(page, /WHAT WOULD CHANGE THIS Were the limit 0\.\d{3} mm tighter, at 22\.\d{3}, it would need a sleeve\./);

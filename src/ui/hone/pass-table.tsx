@@ -5,6 +5,7 @@ import { sayDepth, sayDia } from '@/core/quantity/say';
 import { sayWhen } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
 import type { BorePass } from '@/core/unit/unit-record';
+import { Scroll } from '../unit/scroll';
 
 /** What was cut so far, pass by pass. */
 export function PassTable({ passes, units, now }: { readonly passes: readonly BorePass[]; readonly units: Units; readonly now: number }) {
@@ -12,33 +13,35 @@ export function PassTable({ passes, units, now }: { readonly passes: readonly Bo
   return (
     <section className="mt-4">
       <h3 className="head mb-1">PASSES</h3>
-      <table className="w-full border-collapse bg-sheet">
-        <thead>
-          <tr>
-            {['With', 'Grit', 'Strokes', 'Turns', `Before, ${units.length}`, 'After', 'Took off', 'When'].map((h) => (
-              <th key={h} scope="col" className="th">
-                {h}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {passes.map((p) => (
-            <tr key={p.id}>
-              <td className="cell">
-                {TOOLS[p.tool]}, {DRIVES[p.drive].label}
-              </td>
-              <td className="cell font-bold">{p.grit}</td>
-              <td className="cell">{p.strokes}</td>
-              <td className="cell">{turnsOf(p).toFixed(0)}</td>
-              <td className="cell">{sayDia(p.beforeMm, units)}</td>
-              <td className="cell font-bold">{sayDia(p.afterMm, units)}</td>
-              <td className="cell">{sayDepth(removedUm(p), units)}</td>
-              <td className="cell text-ink2">{sayWhen(p.at, now)}</td>
+      <Scroll label="Passes">
+        <table className="w-full border-collapse bg-sheet">
+          <thead>
+            <tr>
+              {['With', 'Grit', 'Strokes', 'Turns', `Before, ${units.length}`, 'After', 'Took off', 'When'].map((h) => (
+                <th key={h} scope="col" className="th">
+                  {h}
+                </th>
+              ))}
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {passes.map((p) => (
+              <tr key={p.id}>
+                <td className="cell">
+                  {TOOLS[p.tool]}, {DRIVES[p.drive].label}
+                </td>
+                <td className="cell font-bold">{p.grit}</td>
+                <td className="cell">{p.strokes}</td>
+                <td className="cell">{turnsOf(p).toFixed(0)}</td>
+                <td className="cell">{sayDia(p.beforeMm, units)}</td>
+                <td className="cell font-bold">{sayDia(p.afterMm, units)}</td>
+                <td className="cell">{sayDepth(removedUm(p), units)}</td>
+                <td className="cell text-ink2">{sayWhen(p.at, now)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </Scroll>
     </section>
   );
 }

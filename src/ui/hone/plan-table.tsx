@@ -1,37 +1,40 @@
 import type { HonePlan } from '@/core/hone/hone-plan';
 import { sayDia } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
+import { Scroll } from '../unit/scroll';
 
 /** The stages still to cut, coarse to fine. */
 export function PlanTable({ plan, units }: { readonly plan: HonePlan; readonly units: Units }) {
   if (plan.stages.length === 0) return null;
   return (
-    <table className="w-full border-collapse bg-sheet">
-      <thead>
-        <tr>
-          {['Grit', `From, ${units.length}`, 'To', 'Cuts, µm per 100 turns', 'Strokes', 'Time', 'Gauge after'].map((h) => (
-            <th key={h} scope="col" className="th">
-              {h}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {plan.stages.map((s, i) => (
-          <tr key={s.grit} className={i === 0 ? 'bg-tint2' : ''}>
-            <th scope="row" className="cell font-bold">
-              {s.grit}
-            </th>
-            <td className="cell">{sayDia(s.fromMm, units)}</td>
-            <td className="cell font-bold">{sayDia(s.toMm, units)}</td>
-            <td className="cell">{s.umPer100Turns.toFixed(1)}</td>
-            <td className="cell font-bold">{s.strokes}</td>
-            <td className="cell">{saySeconds(s.seconds)}</td>
-            <td className="cell">{s.gaugeAfterStrokes === s.strokes ? s.strokes : `${s.gaugeAfterStrokes}, and ${s.strokes}`}</td>
+    <Scroll label="Stages">
+      <table className="w-full border-collapse bg-sheet">
+        <thead>
+          <tr>
+            {['Grit', `From, ${units.length}`, 'To', 'Cuts, µm per 100 turns', 'Strokes', 'Time', 'Gauge after'].map((h) => (
+              <th key={h} scope="col" className="th">
+                {h}
+              </th>
+            ))}
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {plan.stages.map((s, i) => (
+            <tr key={s.grit} className={i === 0 ? 'bg-tint2' : ''}>
+              <th scope="row" className="cell font-bold">
+                {s.grit}
+              </th>
+              <td className="cell">{sayDia(s.fromMm, units)}</td>
+              <td className="cell font-bold">{sayDia(s.toMm, units)}</td>
+              <td className="cell">{s.umPer100Turns.toFixed(1)}</td>
+              <td className="cell font-bold">{s.strokes}</td>
+              <td className="cell">{saySeconds(s.seconds)}</td>
+              <td className="cell">{s.gaugeAfterStrokes === s.strokes ? s.strokes : `${s.gaugeAfterStrokes}, and ${s.strokes}`}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Scroll>
   );
 }
 

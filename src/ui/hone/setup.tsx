@@ -28,6 +28,7 @@ export function Setup({
     <div className="mb-3 flex flex-wrap items-end gap-x-4 gap-y-2">
       <Choices
         label="Driven by"
+        wrap
         options={DRIVE_NAMES.map((d) => ({ value: d, text: DRIVES[d].label }))}
         value={setup.drive}
         onPick={(drive) => set({ drive, rpm: DRIVES[drive].rpm, strokesPerMin: DRIVES[drive].strokesPerMin })}
@@ -43,6 +44,7 @@ export function Setup({
       />
       <Choices
         label="Finish"
+        wrap
         options={[
           { value: 'cross-hatch', text: 'cross-hatch' },
           { value: 'fine', text: 'fine' },

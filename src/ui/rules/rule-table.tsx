@@ -5,6 +5,7 @@ import type { Result } from '@/core/result';
 import { RULE_NAMES, RULES, type RuleName, type Rules } from '@/core/rules/rule-set';
 import type { Otherwise } from '@/core/unit/judged-otherwise';
 import { type SaveError, saySaveError } from '@/core/wire/save-error';
+import { Scroll } from '../unit/scroll';
 import { Preview } from './preview';
 
 type Ask<T> = (input: unknown) => Promise<Result<T, SaveError>>;
@@ -43,43 +44,45 @@ export function RuleTable({
         void ask(save, { after: version, note, rules: edited });
       }}
     >
-      <table className="w-full border-collapse bg-sheet">
-        <thead>
-          <tr>
-            {['Rule', 'In force', 'Usual', 'Why'].map((h) => (
-              <th key={h} scope="col" className="th">
-                {h}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {RULE_NAMES.map((name) => (
-            <tr key={name} className={changed.includes(name) ? 'bg-tint2' : ''}>
-              <th scope="row" className="cell font-normal" title={name}>
-                {RULES[name].label}
-              </th>
-              <td className="cell whitespace-nowrap">
-                <input
-                  className="min-h-9 w-20 border border-line bg-sheet px-1 text-right font-bold disabled:border-transparent"
-                  inputMode="decimal"
-                  aria-label={`${RULES[name].label}, ${RULES[name].unit}`}
-                  disabled={!open}
-                  placeholder="not set"
-                  value={typed[name] ?? rules[name] ?? ''}
-                  onChange={(e) => {
-                    setTyped({ ...typed, [name]: e.target.value });
-                    setSeen(undefined);
-                  }}
-                />{' '}
-                <span className="text-ink2">{RULES[name].unit}</span>
-              </td>
-              <td className="cell text-ink2">{RULES[name].standard ?? 'by table'}</td>
-              <td className="cell text-ink2">{RULES[name].why}</td>
+      <Scroll label="Rules">
+        <table className="w-full border-collapse bg-sheet">
+          <thead>
+            <tr>
+              {['Rule', 'In force', 'Usual', 'Why'].map((h) => (
+                <th key={h} scope="col" className="th">
+                  {h}
+                </th>
+              ))}
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {RULE_NAMES.map((name) => (
+              <tr key={name} className={changed.includes(name) ? 'bg-tint2' : ''}>
+                <th scope="row" className="cell font-normal" title={name}>
+                  {RULES[name].label}
+                </th>
+                <td className="cell whitespace-nowrap">
+                  <input
+                    className="min-h-9 w-20 border border-line bg-sheet px-1 text-right font-bold disabled:border-transparent"
+                    inputMode="decimal"
+                    aria-label={`${RULES[name].label}, ${RULES[name].unit}`}
+                    disabled={!open}
+                    placeholder="not set"
+                    value={typed[name] ?? rules[name] ?? ''}
+                    onChange={(e) => {
+                      setTyped({ ...typed, [name]: e.target.value });
+                      setSeen(undefined);
+                    }}
+                  />{' '}
+                  <span className="text-ink2">{RULES[name].unit}</span>
+                </td>
+                <td className="cell text-ink2">{RULES[name].standard ?? 'by table'}</td>
+                <td className="cell text-ink2">{RULES[name].why}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </Scroll>
       {open && (
         <div className="sticky bottom-0 mt-3 border-t border-line bg-ground py-2">
           <div role="alert">

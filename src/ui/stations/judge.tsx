@@ -14,6 +14,7 @@ import { BoreMap, type Patch } from '../drawing/bore-map';
 import { Profile } from '../drawing/profile';
 import { OUTCOME_WORDS, VerdictSign } from '../drawing/verdict-sign';
 import { AngleField, DepthField, LengthField } from '../field/quantity-field';
+import { useHistory } from '../field/use-history';
 import { CameraButton } from '../photo/camera-button';
 import { SendingNote } from '../photo/sending-note';
 import { Thumbs } from '../photo/thumbs';
@@ -60,7 +61,8 @@ export function Judge({
   readonly open: boolean;
   readonly ledger: ReactNode;
 }) {
-  const [marks, setMarks] = useState<readonly MarkRecord[]>(savedMarks);
+  const history = useHistory<readonly MarkRecord[]>(savedMarks);
+  const { now: marks, change: setMarks } = history;
   const [school, setSchool] = useState<School | null>(null);
   const [whatIfLimit, setWhatIfLimit] = useState<number | null>(null);
   const [trying, setTrying] = useState(false);
@@ -318,15 +320,23 @@ export function Judge({
       </Scroll>
       <SendingNote sending={sending} />
       {open && (
-        <button
-          type="button"
-          className="btn-quiet mt-2"
-          onClick={() =>
-            add({ x0Mm: Math.round(geometry.lengthMm / 2), x1Mm: Math.round(geometry.lengthMm / 2) + 1, clock0Deg: 178, clock1Deg: 182 })
-          }
-        >
-          Add a mark
-        </button>
+        <div className="mt-2 flex flex-wrap gap-2">
+          <button
+            type="button"
+            className="btn-quiet"
+            onClick={() =>
+              add({ x0Mm: Math.round(geometry.lengthMm / 2), x1Mm: Math.round(geometry.lengthMm / 2) + 1, clock0Deg: 178, clock1Deg: 182 })
+            }
+          >
+            Add a mark
+          </button>
+          <button type="button" className="btn-quiet" disabled={history.undo === undefined} onClick={history.undo}>
+            Undo
+          </button>
+          <button type="button" className="btn-quiet" disabled={history.redo === undefined} onClick={history.redo}>
+            Redo
+          </button>
+        </div>
       )}
       {open && (
         <ImportMarks
