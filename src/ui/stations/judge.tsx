@@ -290,7 +290,7 @@ export function Judge({
                     )}
                   </td>
                   <td className="cell">
-                    <span className="flex gap-1">
+                    <span className="flex w-11 flex-wrap gap-1">
                       <Thumbs photos={photos.filter((p) => p.onKind === 'mark' && p.onId === m.id)} among={photos} />
                       {savedMarks.some((s) => s.id === m.id) && (
                         <CameraButton
