@@ -2,7 +2,7 @@
 import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
-import { answers, anyPort, build, install, needNode, needRoom, portFree, ROOT, run, say, start, stop } from './steps.mjs';
+import { answers, anyPort, build, install, needNode, needRoom, portFree, ROOT, run, SERVE, say, start, stop } from './steps.mjs';
 
 const args = process.argv.slice(2);
 const portAt = args.indexOf('--port');
@@ -56,7 +56,7 @@ start('the stand-in rig', ['--import', 'tsx', 'devices/rig/server.ts'], {
   EDDRIN_RIG_SPEED: speed,
   EDDRIN_RIG_TRUTH: join(data, 'rig-truth.json'),
 });
-start('the application', ['node_modules/next/dist/bin/next', 'start', '-p', String(port)], {
+start('the application', [...SERVE, String(port)], {
   EDDRIN_DATA: data,
   EDDRIN_BUILD: '.next',
   EDDRIN_RIG: `127.0.0.1:${rigPort}`,

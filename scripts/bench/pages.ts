@@ -4,6 +4,8 @@ import { theAuth } from '@/db/auth';
 import type { Db } from '@/db/connection';
 import { onTheRack } from '@/db/rack';
 import { PEOPLE } from '../../demo/people';
+// @ts-expect-error plain Node, without types
+import { SERVE } from '../steps.mjs';
 import { jsLine } from './js-sent';
 import { type Line, median, timed } from './line';
 import { withManyPhotos } from './many-photos';
@@ -27,7 +29,10 @@ export async function pageLines(db: Db): Promise<readonly Line[]> {
     'kit store': '/kits',
     book: '/book',
   };
-  const servers = [serve('.', OURS, { EDDRIN_BUILD: '.next' }), serve('scripts/bench/empty-page', EMPTY, {})];
+  const servers = [
+    serve([...SERVE, String(OURS)], { EDDRIN_BUILD: '.next' }),
+    serve(['node_modules/next/dist/bin/next', 'start', 'scripts/bench/empty-page', '-p', String(EMPTY)], {}),
+  ];
   try {
     await Promise.all([answers(OURS), answers(EMPTY)]);
     const lines: Line[] = [];
@@ -54,8 +59,8 @@ export async function pageLines(db: Db): Promise<readonly Line[]> {
   }
 }
 
-const serve = (folder: string, port: number, env: Readonly<Record<string, string>>): ChildProcess =>
-  spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', folder, '-p', String(port)], {
+const serve = (args: readonly string[], env: Readonly<Record<string, string>>): ChildProcess =>
+  spawn(process.execPath, args, {
     env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1', ...env },
     stdio: ['ignore', 'ignore', 'inherit'],
   });

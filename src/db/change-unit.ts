@@ -7,6 +7,7 @@ import type { Unit, UnitRecord } from '@/core/unit/unit-record';
 import type { SaveError, Stale } from '@/core/wire/save-error';
 import type { Db, Tx } from './connection';
 import { type Edit, EventPayload, type Row, TRACKED, TRACKED_NAMES, type TrackedName } from './event-payload';
+import { lastKnown } from './kept-units';
 import { loadUnit, toUnit } from './load-unit';
 import { recordAfter } from './record-after';
 import { people, unitEvents, units } from './tables';
@@ -42,7 +43,7 @@ export async function changeUnit(
   decide: (unit: UnitRecord, at: number, tx: Tx) => Result<readonly Edit[], ChangeError> | Promise<Result<readonly Edit[], ChangeError>>,
 ): Promise<Result<Changed, ChangeError>> {
   // Read ahead of the turn, so that the transaction is short; inside it the version tells whether this still holds.
-  const ahead = await loadUnit(db, change.unitId);
+  const ahead = await lastKnown(db, change.unitId);
   return db.transaction(async (tx) => {
     const [row] = await tx
       .select({

@@ -44,7 +44,7 @@ const unitQuery = prepared((db: Pick<Db, 'query'>) =>
         verdicts: { orderBy: (v) => asc(v.at) },
         steps: { orderBy: (s) => asc(s.at) },
         stockMoves: { orderBy: (m) => asc(m.at), with: { kit: { with: { items: { orderBy: (i) => asc(i.seq) } } } } },
-        timers: { orderBy: (t) => asc(t.startedAt) },
+        timers: { columns: { rungAt: false }, orderBy: (t) => asc(t.startedAt) },
         rigRuns: { columns: { samples: false, analysis: false }, orderBy: (r) => asc(r.startedAt) },
         signatures: { orderBy: (s) => asc(s.at) },
         photos: { orderBy: (p) => asc(p.at) },

@@ -16,7 +16,7 @@ export const recordAfter = (r: UnitRecord, edits: readonly Edit[]): UnitRecord |
     marks: patched(r.marks, 'marks', edits, toMark),
     verdicts: patched(r.verdicts, 'verdicts', edits, toVerdict),
     steps: patched(r.steps, 'steps', edits, toStep),
-    timers: patched(r.timers, 'timers', edits, (row) => row),
+    timers: patched(r.timers, 'timers', edits, ({ rungAt: _, ...timer }) => timer),
     runs: patched(r.runs, 'rigRuns', edits, (row) => row),
     signatures: patched(r.signatures, 'signatures', edits, (row) => row),
     photos: patched(r.photos, 'photos', edits, (row) => row),

@@ -30,7 +30,7 @@ export async function startApp(): Promise<App> {
     EDDRIN_RIG_TRUTH: join(data, 'rig-truth.json'),
   });
   const serve = async (): Promise<ChildProcess> => {
-    const server = run(['node_modules/next/dist/bin/next', 'start', '-p', String(port)], {
+    const server = run(['scripts/serve.mjs', String(port)], {
       EDDRIN_DATA: data,
       EDDRIN_BUILD: '.next-test',
       EDDRIN_RIG: `127.0.0.1:${rigPort}`,

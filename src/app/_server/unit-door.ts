@@ -1,8 +1,7 @@
 import { may, type Person } from '@/core/people/role';
 import { tagNumber, type UnitRecord } from '@/core/unit/unit-record';
 import { type Db, theDb } from '@/db/connection';
-import { loadUnit } from '@/db/load-unit';
-import { unitIdOfTag } from '@/db/stations/book-in';
+import { unitOfTag } from '@/db/kept-units';
 import { problem } from './door';
 import { currentPerson } from './who';
 
@@ -14,7 +13,6 @@ export async function unitOrRefusal(
   if (person === undefined || !may(person.role, 'see')) return problem(401, 'Sign in first.');
   const db = await theDb();
   const number = tagNumber((await params).tag);
-  const id = number === undefined ? undefined : await unitIdOfTag(db, number);
-  const record = id === undefined ? undefined : await loadUnit(db, id);
+  const record = number === undefined ? undefined : await unitOfTag(db, number);
   return record === undefined ? problem(404, 'There is no such unit.') : { person, record, db };
 }

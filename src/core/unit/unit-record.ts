@@ -98,8 +98,6 @@ export type Timer = {
   readonly startedAt: number;
   readonly endsAt: number;
   readonly personId: string;
-  /** When a bench first heard it; it rings once. */
-  readonly rungAt: number | null;
   readonly doneAt: number | null;
 };
 export type Run = {

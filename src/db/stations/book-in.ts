@@ -1,4 +1,4 @@
-import { eq, max, sql } from 'drizzle-orm';
+import { eq, max } from 'drizzle-orm';
 import type { Complaint } from '@/core/book-in/complaint';
 import type { Material } from '@/core/bore/material';
 import { geometryAt } from '@/core/family/family';
@@ -9,7 +9,6 @@ import { emptyTray } from '@/core/strip/tray';
 import { appendEvent, applyEdits, type Changed } from '../change-unit';
 import type { Db } from '../connection';
 import { put } from '../event-payload';
-import { prepared } from '../prepared';
 import { customers, jobs, units } from '../tables';
 
 export type BookIn = {
@@ -102,17 +101,3 @@ export function bookIn(db: Db, person: Person, at: number, b: BookIn): Promise<C
     return { unitId: b.unitId, version: 1, tagNo };
   });
 }
-
-/** The unit that carries a tag. */
-export const unitIdOfTag = async (db: Db, tagNo: number): Promise<string | undefined> => {
-  const [row] = await tagQuery(db).execute({ tagNo });
-  return row?.id;
-};
-
-const tagQuery = prepared((db: Db) =>
-  db
-    .select({ id: units.id })
-    .from(units)
-    .where(eq(units.tagNo, sql.placeholder('tagNo')))
-    .prepare(),
-);

@@ -28,9 +28,12 @@ export const startWait = (db: Db, change: Change, wait: NewWait): Promise<Result
   );
 
 export const endWait = (db: Db, change: Change, timerId: string): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, { ...change, restsOn: [timerId] }, (record, at) => {
-    const timer = record.timers.find((t) => t.id === timerId);
-    return timer === undefined ? refused('There is no such wait.') : ok([put('timers', { ...timer, unitId: record.unit.id, doneAt: at })]);
+  changeUnit(db, { ...change, restsOn: [timerId] }, async (record, at, tx) => {
+    const [timer] = await tx
+      .select()
+      .from(timers)
+      .where(and(eq(timers.id, timerId), eq(timers.unitId, record.unit.id)));
+    return timer === undefined ? refused('There is no such wait.') : ok([put('timers', { ...timer, doneAt: at })]);
   });
 
 /** Says that a wait rang. @returns true to the first who says so: it rings once, whoever listens */

@@ -1,5 +1,20 @@
-import Link from 'next/link';
-import type { ComponentProps } from 'react';
+'use client';
 
-/** A link to another page. Nothing is fetched before it is pressed: each page shows this moment, and fetching all that a page links to costs more than the page. */
-export const Go = (props: ComponentProps<typeof Link>) => <Link {...props} prefetch={false} />;
+import { useRouter } from 'next/navigation';
+import type { AnchorHTMLAttributes, MouseEvent } from 'react';
+
+/**
+ * A link to another page of the application. Nothing is fetched before it is pressed, as each page shows this moment; a page holds
+ * dozens, so it does only what a press needs. Anything but a plain press is left to the browser.
+ */
+export function Go(props: AnchorHTMLAttributes<HTMLAnchorElement> & { readonly href: string }) {
+  const router = useRouter();
+  const go = (e: MouseEvent<HTMLAnchorElement>): void => {
+    props.onClick?.(e);
+    if (e.button !== 0 || e.metaKey || e.ctrlKey || e.shiftKey || e.altKey || e.defaultPrevented) return;
+    e.preventDefault();
+    router.push(props.href);
+  };
+  // biome-ignore lint/a11y: it is a link with its address; the press only spares the page being loaded whole
+  return <a {...props} onClick={go} />;
+}

@@ -12,7 +12,6 @@ export const LETTER = { useKey: true, preventDefault: true } as const;
 export const SIGN = { useKey: true, preventDefault: true, ignoreModifiers: true } as const;
 
 const press = (selector: string): void => document.querySelector<HTMLElement>(selector)?.click();
-const focusOn = (selector: string): void => document.querySelector<HTMLElement>(selector)?.focus();
 
 /** Keys of every page, and the sheet that lists them. They never fire while typing. */
 export function Keys() {
@@ -21,7 +20,7 @@ export function Keys() {
   useHotkeys('?', () => setOpen(true), SIGN);
   useHotkeys('b', () => router.push('/book-in'), LETTER);
   useHotkeys('g', () => press('[data-key="g"]'), LETTER);
-  useHotkeys('t', () => focusOn('[data-key="t"]'), LETTER);
+  useHotkeys('t', () => press('[data-key="t"]'), LETTER);
   useHotkeys('p', () => press('[data-key="p"]'), LETTER);
   useHotkeys('[', () => press('[data-key="["]'), SIGN);
   useHotkeys(']', () => press('[data-key="]"]'), SIGN);

@@ -1,33 +1,35 @@
 'use client';
 
-import { CAUSE_NAMES, CAUSES, type CauseName } from '@/core/book-in/cause';
-import type { Evidence, LikelyCause, NextTest } from '@/core/book-in/reason';
+import { useEffect, useState } from 'react';
+import { CAUSE_NAMES, CAUSES } from '@/core/book-in/cause';
+import type { UnitCauses as CausesOfUnit } from '@/core/unit/unit-causes';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { Causes } from './causes';
 
-/** The likely causes of a unit that is in the shop; what is tested and found out stays with it. */
+/** The likely causes of a unit that is in the shop, worked out when they are looked at; what is tested and found out stays with it. */
 export function UnitCauses({
   target,
-  likely,
-  next,
-  tests,
-  confirmed,
-  finished,
+  tag,
   find,
   open,
 }: {
   readonly target: UnitTarget;
-  readonly likely: readonly LikelyCause[];
-  readonly next: readonly NextTest[];
-  readonly tests: Evidence['tests'];
-  readonly confirmed: readonly CauseName[];
-  readonly finished: number;
+  readonly tag: string;
   readonly find: SaveAction;
   readonly open: boolean;
 }) {
   const { save, saving, acceptTheirs } = useSave(find, target);
+  const [known, setKnown] = useState<CausesOfUnit | 'waiting' | 'no line'>('waiting');
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what is likely follows from what the unit's version holds
+  useEffect(() => {
+    const ask = async (): Promise<void> => setKnown((await (await fetch(`/api/v1/units/${tag}/causes`)).json()) as CausesOfUnit);
+    ask().catch(() => setKnown('no line'));
+  }, [tag, target.version]);
+  if (known === 'waiting') return <p className="text-ink2">Working it out …</p>;
+  if (known === 'no line') return <p role="status">No connection. Load the page again when it is back.</p>;
+  const { likely, next, tests, confirmed, finished } = known;
   return (
     <div>
       <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />

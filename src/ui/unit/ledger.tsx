@@ -2,15 +2,15 @@
 
 import { TriangleAlert } from 'lucide-react';
 import { may, type Person } from '@/core/people/role';
-import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import { CAUTIONS } from '@/core/route/cautions';
-import { STATION_WORDS, type Station } from '@/core/route/station';
+import type { Station } from '@/core/route/station';
 import { EVENT_KINDS, type EventKind } from '@/core/unit/event-kind';
 import type { FoldedLine } from '@/core/unit/history';
 import type { Photo, Timer } from '@/core/unit/unit-record';
 import { PhotoBox } from '../photo/photo-box';
+import { Go } from '../shell/go';
+import { HistoryLines } from './history-lines';
 import { LeadBox } from './lead-box';
-import { Scroll } from './scroll';
 import { UndoButton } from './undo-button';
 import type { SaveAction, UnitTarget } from './unit-actions';
 import { WaitBox } from './wait-box';
@@ -37,6 +37,7 @@ export function Ledger({
   photosInAll,
   phase,
   history,
+  stepsInAll,
   undoable,
   reopenable,
   actions,
@@ -55,7 +56,9 @@ export function Ledger({
   readonly photos: readonly Photo[];
   readonly photosInAll: number;
   readonly phase: Photo['phase'];
+  /** The newest steps, and how many there are. */
   readonly history: readonly FoldedLine[];
+  readonly stepsInAll: number;
   /** What this person may take back. */
   readonly undoable: EventKind | undefined;
   readonly reopenable: readonly Station[];
@@ -88,25 +91,12 @@ export function Ledger({
       <section>
         <h2 className="head mb-1">History</h2>
         {undoable !== undefined && <UndoButton target={target} what={EVENT_KINDS[undoable]} undo={actions.undo} />}
-        <Scroll label="Steps" className="max-h-64">
-          <ol>
-            {history.map((h) => (
-              <li
-                key={h.id}
-                className={`flex justify-between gap-3 border-b border-hair py-1 text-[13px] ${h.undone ? 'line-through' : ''}`}
-              >
-                <span>
-                  {EVENT_KINDS[h.kind]}
-                  {h.count > 1 ? ` × ${h.count}` : ''}
-                  <span className="text-ink2">{h.note === '' ? '' : `: ${STATION_WORDS[h.note as Station] ?? h.note}`}</span>
-                </span>
-                <span className="shrink-0 text-ink2" title={sayFullDate(h.at)}>
-                  {h.by} · {sayWhen(h.at, now)}
-                </span>
-              </li>
-            ))}
-          </ol>
-        </Scroll>
+        <HistoryLines lines={history} now={now} />
+        {stepsInAll > history.length && (
+          <Go className="btn-quiet mt-2 w-fit" href={`/units/${tag}/history`}>
+            All {stepsInAll} steps
+          </Go>
+        )}
       </section>
       {may(person.role, 'reopen') && (
         <LeadBox target={target} canReopen={reopenable} inShop={inShop} reopen={actions.reopen} leave={actions.leave} />

@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Person } from '@/core/people/role';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import { sayWait } from '@/core/quantity/say-wait';
@@ -35,6 +35,7 @@ export function WaitBox({
   const ending = useSave(endWait, target);
   const running = timers.filter((t) => t.doneAt === null);
   const now = useNow(running.length > 0);
+  const [asking, setAsking] = useState(false);
   if (!open && running.length === 0) return null;
   return (
     <section className="border-t border-hair pt-3">
@@ -56,7 +57,21 @@ export function WaitBox({
           )}
         </p>
       ))}
-      {open && <StartWait people={people} me={me} onStart={(wait) => void starting.save(wait)} />}
+      {open && !asking && (
+        <button type="button" data-key="t" className="btn-quiet" title="Start a wait (t)" onClick={() => setAsking(true)}>
+          Start a wait …
+        </button>
+      )}
+      {open && asking && (
+        <StartWait
+          people={people}
+          me={me}
+          onStart={(wait) => {
+            setAsking(false);
+            void starting.save(wait);
+          }}
+        />
+      )}
       <SaveNote saving={starting.saving} onAcceptTheirs={starting.acceptTheirs} />
       <SaveNote saving={ending.saving} onAcceptTheirs={ending.acceptTheirs} />
     </section>
@@ -81,10 +96,12 @@ function StartWait({
   const [[amount, unit], setTime] = useState(usual(USUAL_WAITS[0].minutes));
   const [ownerId, setOwnerId] = useState(me);
   const minutes = amount * UNIT_MIN[unit];
+  const first = useRef<HTMLSelectElement>(null);
+  useEffect(() => first.current?.focus(), []);
   return (
     <div className="flex flex-wrap items-end gap-2">
       <select
-        data-key="t"
+        ref={first}
         className="field w-auto"
         aria-label="Wait for"
         value={label}
@@ -122,13 +139,7 @@ function StartWait({
           </option>
         ))}
       </select>
-      <button
-        type="button"
-        className="btn-quiet"
-        disabled={!(minutes >= 1)}
-        title="Start a wait (t)"
-        onClick={() => onStart({ label, minutes, ownerId })}
-      >
+      <button type="button" className="btn-quiet" disabled={!(minutes >= 1)} onClick={() => onStart({ label, minutes, ownerId })}>
         Start
       </button>
     </div>

@@ -15,10 +15,9 @@ import { newestPhotos } from '@/core/unit/shown-photos';
 import { tagNumber, tagOf, type UnitRecord } from '@/core/unit/unit-record';
 import { theDb } from '@/db/connection';
 import { historyOf } from '@/db/history';
-import { loadUnit } from '@/db/load-unit';
+import { unitOfTag } from '@/db/kept-units';
 import { everyone } from '@/db/people';
 import { rulesInForce } from '@/db/rules';
-import { unitIdOfTag } from '@/db/stations/book-in';
 import { Ledger } from '@/ui/unit/ledger';
 import { Ribbon } from '@/ui/unit/ribbon';
 import type { UnitTarget } from '@/ui/unit/unit-actions';
@@ -47,6 +46,9 @@ export type AtStation = {
   readonly now: number;
 };
 
+/** Steps that the ledger shows; all are on a page of their own. */
+const STEPS_SHOWN = 6;
+
 type Params = { readonly params: Promise<{ readonly tag: string }> };
 
 const LEDGER_ACTIONS = {
@@ -66,12 +68,12 @@ export const stationPage = (station: Station, work: (at: AtStation) => ReactNode
   async function StationPage({ params }: Params) {
     const number = tagNumber((await params).tag);
     const db = await theDb();
-    const id = number === undefined ? undefined : await unitIdOfTag(db, number);
-    const record = id === undefined ? undefined : await loadUnit(db, id);
+    const record = number === undefined ? undefined : await unitOfTag(db, number);
     if (record === undefined) notFound();
     const { unit } = record;
     const person = await personOrSignIn();
     const [units, { rules }, people, history] = await Promise.all([unitsOf(), rulesInForce(db), everyone(db), historyOf(db, unit.id)]);
+    const steps = foldHistory(history);
     const now = Date.now();
     const route = routeOfUnit(record);
     const stop = route.find((s) => s.station === station);
@@ -102,7 +104,8 @@ export const stationPage = (station: Station, work: (at: AtStation) => ReactNode
           photos={newestPhotos(record)}
           photosInAll={record.photos.length}
           phase={trayWayOf(record)}
-          history={foldHistory(history)}
+          history={steps.slice(0, STEPS_SHOWN)}
+          stepsInAll={steps.length}
           undoable={inShop ? undoable(history, person)?.kind : undefined}
           reopenable={reopenable(record)}
           actions={LEDGER_ACTIONS}

@@ -1,12 +1,13 @@
 import { may } from '@/core/people/role';
 import { tagOf } from '@/core/unit/unit-record';
+import { UnitCauses } from '@/ui/strip/unit-causes';
 import { StationFrame } from '@/ui/unit/station-frame';
-import { CausesOf } from '../_station/causes-of';
+import { findAction } from '../../../../actions/book-in';
 import { stationPage, titled } from '../_station/station-page';
 
 export const generateMetadata = titled('book-in');
 
-export default stationPage('book-in', ({ record, person, inShop, ledger }) => (
+export default stationPage('book-in', ({ record, target, person, inShop, ledger }) => (
   <StationFrame title="BOOKED IN" ledger={ledger}>
     <div className="grid gap-3 border border-line bg-sheet p-4">
       <p>
@@ -23,7 +24,7 @@ export default stationPage('book-in', ({ record, person, inShop, ledger }) => (
       </div>
     </div>
     <div className="mt-4">
-      <CausesOf record={record} open={inShop && may(person.role, 'book-in')} />
+      <UnitCauses target={target} tag={tagOf(record.unit)} find={findAction} open={inShop && may(person.role, 'book-in')} />
     </div>
   </StationFrame>
 ));

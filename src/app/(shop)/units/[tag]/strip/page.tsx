@@ -3,13 +3,15 @@ import { may } from '@/core/people/role';
 import { guideFor } from '@/core/strip/guide';
 import { bodyOffers } from '@/core/strip/stuck';
 import { hungPhotos } from '@/core/unit/shown-photos';
+import { tagOf } from '@/core/unit/unit-record';
 import { Guide } from '@/ui/strip/guide';
 import { StripViews } from '@/ui/strip/strip';
 import { Stuck } from '@/ui/strip/stuck';
 import { Tray } from '@/ui/strip/tray';
+import { UnitCauses } from '@/ui/strip/unit-causes';
 import { StationFrame } from '@/ui/unit/station-frame';
+import { findAction } from '../../../../actions/book-in';
 import { addPartAction, dropPartAction, recordPartAction, tellStepAction, treatAction } from '../../../../actions/strip';
-import { CausesOf } from '../_station/causes-of';
 import { SignOffAside } from '../_station/sign-off';
 import { stationPage, titled } from '../_station/station-page';
 
@@ -90,7 +92,11 @@ export default stationPage('strip', (at) => {
                   ),
                 },
               ]),
-          { id: 'causes', title: 'Likely causes', body: <CausesOf record={record} open={may(person.role, 'book-in')} /> },
+          {
+            id: 'causes',
+            title: 'Likely causes',
+            body: <UnitCauses target={target} tag={tagOf(unit)} find={findAction} open={may(person.role, 'book-in')} />,
+          },
         ]}
       />
     </StationFrame>
