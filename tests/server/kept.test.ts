@@ -1,0 +1,63 @@
+import { fc, test as property } from '@fast-check/vitest';
+import { beforeAll, describe, expect, test } from 'vitest';
+import { databaseUrl, openDb } from '@/db/connection';
+import { unitOfTag } from '@/db/kept-units';
+import { find } from '@/db/stations/findings';
+import { recordPart } from '@/db/stations/tray';
+import { undoLast } from '@/db/stations/undo';
+import { endWait, ringWait, startWait } from '@/db/stations/waits';
+import { openShop, type Shop, START } from './shop';
+
+let shop: Shop;
+beforeAll(async () => {
+  shop = await openShop();
+});
+const keptOf = async (unitId: string) => unitOfTag(shop.db, (await shop.record(unitId)).unit.tagNo);
+
+const STEPS = {
+  wait: async (id: string) => void (await startWait(shop.db, await shop.change(id, 'wait-started'), { label: 'soak', minutes: 1 })),
+  ended: async (id: string) => {
+    const timer = (await shop.record(id)).timers.find((t) => t.doneAt === null);
+    if (timer !== undefined) await endWait(shop.db, await shop.change(id, 'wait-ended'), timer.id);
+  },
+  part: async (id: string) => {
+    const [part] = (await shop.record(id)).tray;
+    await recordPart(shop.db, await shop.change(id, 'part-recorded'), part?.id as string, { found: 'present', note: 'torn' });
+  },
+  found: async (id: string) =>
+    void (await find(shop.db, await shop.change(id, 'found'), { about: 'cause', name: 'air', answer: 'yes' })),
+  undone: async (id: string) => void (await undoLast(shop.db, await shop.change(id, 'undone'))),
+} as const;
+
+describe('a unit that is kept', () => {
+  property.prop([fc.array(fc.constantFrom(...(Object.keys(STEPS) as (keyof typeof STEPS)[])), { minLength: 1, maxLength: 6 })], {
+    numRuns: 12,
+  })('reads as the database has it, after whatever was done', async (steps) => {
+    const id = await shop.book();
+    await keptOf(id);
+    for (const step of steps) {
+      await STEPS[step](id);
+      expect(await keptOf(id)).toEqual(await shop.record(id));
+    }
+    expect(await keptOf(id)).toBe(await keptOf(id));
+  });
+
+  test('is read again when another process changed it', async () => {
+    const id = await shop.book();
+    await keptOf(id);
+    const elsewhere = await openDb(databaseUrl());
+    await startWait(elsewhere, await shop.change(id, 'wait-started'), { label: 'cure', minutes: 60 });
+    expect((await keptOf(id))?.timers.map((t) => t.label)).toEqual(['cure']);
+  });
+
+  test('does not forget that a wait rang when the wait is ended', async () => {
+    const id = await shop.book();
+    await STEPS.wait(id);
+    const [timer] = (await keptOf(id))?.timers ?? [];
+    expect(await ringWait(shop.db, timer?.id as string, (timer?.endsAt as number) + START)).toBe(true);
+    await STEPS.ended(id);
+    expect(await ringWait(shop.db, timer?.id as string, (timer?.endsAt as number) + START)).toBe(false);
+    const rows = await shop.db.query.timers.findMany({ columns: { rungAt: true, id: true } });
+    expect(rows.find((r) => r.id === timer?.id)?.rungAt).not.toBeNull();
+  });
+});
