@@ -4,6 +4,16 @@ import type { Station } from './station';
 
 export type Shape = 'unknown' | 'cylindrical' | 'barrel' | 'waist' | 'bell-mouth' | 'irregular' | 'taper';
 
+export const SHAPE_WORDS: { readonly [S in Shape]: string } = {
+  unknown: 'one depth only',
+  cylindrical: 'cylindrical',
+  barrel: 'barrel',
+  waist: 'waist',
+  'bell-mouth': 'bell mouth',
+  irregular: 'irregular',
+  taper: 'taper',
+};
+
 /** Share of the taper that the open end alone must hold to be called a bell mouth. */
 const BELL_SHARE = 0.7;
 

@@ -1,16 +1,19 @@
 'use client';
 
-import { type ReactNode, useMemo } from 'react';
+import { type ReactNode, useMemo, useState } from 'react';
 import type { Material } from '@/core/bore/material';
+import type { Station } from '@/core/bore/station';
 import { DRIVES } from '@/core/hone/drive';
 import { honePlan } from '@/core/hone/hone-plan';
 import { type LearnedRate, pooledPass } from '@/core/hone/learned-rates';
 import { sayHoned } from '@/core/hone/say-honed';
+import { cutsOfPasses, cutsOfPlan } from '@/core/hone/simulation';
 import { sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
 import type { BorePass } from '@/core/unit/unit-record';
 import { useDraft } from '../save/use-draft';
+import { late } from '../shell/late';
 import { BoreChange } from '../stations/bore-change';
 import { StationFrame } from '../unit/station-frame';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
@@ -22,6 +25,8 @@ import { LearnedRates, PassTable } from './pass-table';
 import { PlanTable } from './plan-table';
 import { type HoneSetup, Setup } from './setup';
 
+const Simulation = late(async () => (await import('./simulation')).Simulation);
+
 /** The bore to be cut, as it was judged. */
 export type BoreToCut = {
   readonly startDiaMm: number;
@@ -29,6 +34,8 @@ export type BoreToCut = {
   readonly limitDiaMm: number;
   readonly material: Material;
   readonly boreLengthMm: number;
+  /** As gauged. */
+  readonly stations: readonly Station[];
   readonly blindEnd: boolean;
 };
 
@@ -69,6 +76,9 @@ export function Hone({
   const stones = useMemo(() => passes.filter((p) => p.tool === 'stone'), [passes]);
   const earlier = useMemo(() => rates.others.map(pooledPass), [rates]);
   const plan = useMemo(() => honePlan({ ...bore, ...setup, passes: stones }, rules, earlier), [bore, setup, stones, rules, earlier]);
+  const [trying, setTrying] = useState(false);
+  const cuts = useMemo(() => [...cutsOfPasses(stones), ...cutsOfPlan(plan, setup.rpm / setup.strokesPerMin)], [stones, plan, setup]);
+  const simulated = useMemo(() => ({ ...bore, lengthMm: bore.boreLengthMm }), [bore]);
   const nowMm = passes.at(-1)?.afterMm ?? bore.startDiaMm;
   const stage = plan.stages[0];
   return (
@@ -101,6 +111,24 @@ export function Hone({
         </div>
         {plan.hatchGotDeg !== null && <Hatch gotDeg={plan.hatchGotDeg} wishedDeg={plan.rulesUsed.hatchDeg ?? rules.hatchDeg} />}
       </div>
+      {bore.stations.length > 0 && cuts.length > 0 && (
+        <button type="button" className="btn-quiet mt-2" aria-expanded={trying} onClick={() => setTrying(!trying)}>
+          {trying ? 'Put the model away' : 'Try the cut in a model'}
+        </button>
+      )}
+      {trying && (
+        <Simulation
+          bore={simulated}
+          cuts={cuts}
+          stoneLengthMm={setup.stoneLengthMm}
+          lines={[
+            { mm: bore.limitDiaMm, text: 'limit', look: 'limit' },
+            { mm: bore.targetDiaMm, text: 'target', look: 'target' },
+          ]}
+          units={units}
+          rules={rules}
+        />
+      )}
       {open && plan.outcome !== 'past-limit' && (
         <PassForm
           target={target}

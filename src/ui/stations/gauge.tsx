@@ -4,7 +4,7 @@ import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
 import { uuidv7 } from 'uuidv7';
 import { gaugeBore } from '@/core/bore/gauge';
 import type { Material } from '@/core/bore/material';
-import type { Shape } from '@/core/bore/shape';
+import { SHAPE_WORDS } from '@/core/bore/shape';
 import { GRID_CLOCKS } from '@/core/bore/suggest-grid';
 import { sayDia, sayLength, sayTemperature } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
@@ -19,16 +19,6 @@ import { StationFrame } from '../unit/station-frame';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { ImportReadings } from './csv-import';
 import { type Draft, gridOf, inUnits, readGrid } from './gauge-draft';
-
-const SHAPE_WORDS: { readonly [S in Shape]: string } = {
-  unknown: 'one depth only',
-  cylindrical: 'cylindrical',
-  barrel: 'barrel',
-  waist: 'waist',
-  'bell-mouth': 'bell mouth',
-  irregular: 'irregular',
-  taper: 'taper',
-};
 
 /** The gauge grid: depths down, clock across. An instrument that types a number and Enter fills it; the form of the bore is computed with every reading. */
 export function Gauge({

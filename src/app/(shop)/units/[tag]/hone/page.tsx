@@ -1,8 +1,10 @@
 import { learnedRates } from '@/core/hone/learned-rates';
 import { startDiaOf } from '@/core/hone/start-dia';
 import { currentVerdict } from '@/core/unit/facts-of';
+import { lastCut } from '@/core/unit/last-cut';
 import { theDb } from '@/db/connection';
 import { shopPasses } from '@/db/stations/hone';
+import { CompareCut } from '@/ui/hone/compare-cut';
 import { Hone } from '@/ui/hone/hone';
 import { Polish } from '@/ui/hone/polish';
 import { StationFrame } from '@/ui/unit/station-frame';
@@ -25,6 +27,7 @@ export default stationPage('hone', async (at) => {
       {at.ledger}
     </>
   );
+  const cut = lastCut(record, rules);
   if (answer?.outcome === 'polish')
     return (
       <Polish
@@ -46,6 +49,15 @@ export default stationPage('hone', async (at) => {
         <p className="border border-dashed border-line p-8 text-center text-ink2">
           Nothing is to be cut as the bore stands: it is judged first, and the judgement names the target.
         </p>
+        {cut !== undefined && unit.geometry !== null && (
+          <CompareCut
+            bore={{ stations: cut.before, lengthMm: unit.geometry.lengthMm, blindEnd: family.bore === 'blind', material: unit.material }}
+            passes={cut.passes}
+            measured={cut.after}
+            units={units}
+            rules={rules}
+          />
+        )}
       </StationFrame>
     );
   const shop = (await shopPasses(await theDb(), unit.material)).map((p) => ({ ...p, material: unit.material }));
@@ -58,6 +70,7 @@ export default stationPage('hone', async (at) => {
         limitDiaMm: answer.limitDiaMm,
         material: unit.material,
         boreLengthMm: unit.geometry.lengthMm,
+        stations: answer.gauge?.stations ?? [],
         blindEnd: family.bore === 'blind',
       }}
       passes={passes}

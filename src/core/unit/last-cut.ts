@@ -1,0 +1,19 @@
+import { gaugeBore } from '../bore/gauge';
+import type { Station } from '../bore/station';
+import type { Rules } from '../rules/rule-set';
+import { currentGauging } from './facts-of';
+import type { BorePass, Gauging, UnitRecord } from './unit-record';
+
+/** A cut that was made and gauged: the bore before it, its passes, and the bore after. */
+export type LastCut = { readonly before: readonly Station[]; readonly passes: readonly BorePass[]; readonly after: readonly Station[] };
+
+/** The stones' last work on a bore that was gauged again since; undefined when it was not cut, or is not gauged yet. */
+export const lastCut = (r: UnitRecord, rules: Rules): LastCut | undefined => {
+  const after = currentGauging(r);
+  const before = r.gaugings.filter((g) => after !== undefined && g.at < after.at).at(-1);
+  if (after === undefined || before === undefined || before.readings.length === 0) return undefined;
+  const passes = r.passes.filter((p) => p.tool === 'stone' && p.at >= before.at && p.at < after.at);
+  const stations = ({ readings, bodyTempC, gaugeTempC }: Gauging) =>
+    gaugeBore({ readings, material: r.unit.material, bodyTempC, gaugeTempC }, rules).stations;
+  return passes.length === 0 ? undefined : { before: stations(before), passes, after: stations(after) };
+};

@@ -1,0 +1,41 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import type { Station } from '@/core/bore/station';
+import { cutsOfPasses } from '@/core/hone/simulation';
+import type { Units } from '@/core/quantity/units';
+import type { Rules } from '@/core/rules/rule-set';
+import type { BorePass } from '@/core/unit/unit-record';
+import { late } from '../shell/late';
+import type { SimulatedBore } from './simulation';
+
+const Simulation = late(async () => (await import('./simulation')).Simulation);
+const USUAL_STONE_MM = 25;
+
+/** A cut that was made, run through the model again beside what the gauge found after it. */
+export function CompareCut({
+  bore,
+  passes,
+  measured,
+  units,
+  rules,
+}: {
+  readonly bore: SimulatedBore;
+  readonly passes: readonly BorePass[];
+  readonly measured: readonly Station[];
+  readonly units: Units;
+  readonly rules: Rules;
+}) {
+  const [shown, setShown] = useState(false);
+  const cuts = useMemo(() => cutsOfPasses(passes), [passes]);
+  return (
+    <>
+      <button type="button" className="btn-quiet mt-3" aria-expanded={shown} onClick={() => setShown(!shown)}>
+        {shown ? 'Put the model away' : `The last cut, ${passes.length} ${passes.length === 1 ? 'pass' : 'passes'}, beside the model`}
+      </button>
+      {shown && (
+        <Simulation bore={bore} cuts={cuts} stoneLengthMm={USUAL_STONE_MM} lines={[]} measured={measured} units={units} rules={rules} />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,127 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import type { Material } from '@/core/bore/material';
+import { SHAPE_WORDS } from '@/core/bore/shape';
+import type { Station } from '@/core/bore/station';
+import { offBy, predictedForm, type SimulatedCut } from '@/core/hone/simulation';
+import { sayDia, sayLength } from '@/core/quantity/say';
+import type { Units } from '@/core/quantity/units';
+import type { Rules } from '@/core/rules/rule-set';
+import { SliderField } from '../field/slider-field';
+import { CutChart } from './cut-chart';
+import { useSimulation } from './use-simulation';
+
+/** The bore before the cut, and how the stones reach it. */
+export type SimulatedBore = {
+  readonly stations: readonly Station[];
+  readonly lengthMm: number;
+  readonly blindEnd: boolean;
+  readonly material: Material;
+};
+
+/** Cutting in a model before cutting metal: the stones' length, run-out and stroke are dragged, and the bore that they leave is drawn. */
+export function Simulation({
+  bore,
+  cuts,
+  stoneLengthMm: usualStone,
+  lines,
+  measured = [],
+  units,
+  rules,
+}: {
+  readonly bore: SimulatedBore;
+  readonly cuts: readonly SimulatedCut[];
+  readonly stoneLengthMm: number;
+  readonly lines: Parameters<typeof CutChart>[0]['lines'];
+  /** What was gauged after the cut, if it was made. */
+  readonly measured?: readonly Station[];
+  readonly units: Units;
+  readonly rules: Rules;
+}) {
+  const [stone, setStone] = useState<number>();
+  const [overrun, setOverrun] = useState<number>();
+  const [shortMm, setShort] = useState(0);
+  const stoneLengthMm = stone ?? usualStone;
+  const overrunMm = Math.min(overrun ?? stoneLengthMm / 3, stoneLengthMm);
+  const mostMm = bore.lengthMm - stoneLengthMm + (bore.blindEnd ? overrunMm - rules.reliefMm : 2 * overrunMm);
+  const strokeMm = Math.max(1, mostMm - shortMm);
+  const input = useMemo(
+    () => ({ stations: bore.stations, lengthMm: bore.lengthMm, stroke: { stoneLengthMm, overrunMm, strokeMm }, cuts }),
+    [bore, cuts, stoneLengthMm, overrunMm, strokeMm],
+  );
+  const frame = useSimulation(input);
+  const form = useMemo(() => {
+    const depths = bore.stations.map((s) => s.xMm);
+    return frame === undefined || frame.strokes < frame.of ? undefined : predictedForm(frame.field, depths, bore.material, rules);
+  }, [frame, bore, rules]);
+  const say = (mm: number) => `${sayLength(mm, units)} ${units.length}`;
+  return (
+    <section aria-label="Simulation" className="mt-4 border border-line bg-sheet p-3">
+      <CutChart
+        before={bore.stations}
+        after={frame?.profile}
+        measured={measured}
+        lengthMm={bore.lengthMm}
+        stroke={input.stroke}
+        lines={lines}
+        units={units}
+      />
+      <p role="status" className="min-h-6">
+        {form === undefined || frame === undefined ? (
+          `${frame?.strokes ?? 0} of ${frame?.of ?? 0} strokes`
+        ) : (
+          <>
+            After {frame.of} strokes: <b>{SHAPE_WORDS[form.shape]}</b>, {sayDia(form.taperMm, units)} taper, {sayDia(form.ovalityMm, units)}{' '}
+            oval, {sayDia(form.maxMm, units)} {units.length} at its widest.
+            {measured.length > 0 && ` The gauge found it within ${sayDia(offBy(measured, frame.profile), units)} ${units.length} of this.`}
+          </>
+        )}
+      </p>
+      <div className="mt-1 flex flex-wrap gap-x-6">
+        <SliderField
+          label="Stone"
+          value={stoneLengthMm}
+          min={8}
+          max={Math.max(10, Math.floor(bore.lengthMm * 0.9))}
+          step={0.5}
+          say={say}
+          onSay={setStone}
+        />
+        <SliderField
+          label={bore.blindEnd ? 'Out of the mouth' : 'Out of each end'}
+          value={overrunMm}
+          min={0}
+          max={Math.floor(stoneLengthMm)}
+          step={0.1}
+          say={say}
+          onSay={setOverrun}
+        />
+        <SliderField
+          label="Stroke"
+          value={strokeMm}
+          min={1}
+          max={Math.max(2, mostMm)}
+          step={0.1}
+          say={say}
+          onSay={(mm) => setShort(mostMm - mm)}
+        />
+        <button
+          type="button"
+          className="btn-quiet self-center"
+          onClick={() => {
+            setStone(undefined);
+            setOverrun(undefined);
+            setShort(0);
+          }}
+        >
+          As planned
+        </button>
+      </div>
+      <p className="text-[13px] text-ink2">
+        Dotted: as gauged. Blue: as the stones would leave it, its ovality as the band. Rings: as gauged afterwards. A model with sprung
+        stones pressed evenly: what it shows is where a stroke goes wrong, not the last micrometre.
+      </p>
+    </section>
+  );
+}
