@@ -5,14 +5,27 @@ import type { Geometry } from '@/core/family/geometry';
 import type { Random } from './random';
 import type { BoreStory } from './scenario';
 
-/** Readings of a worn but honest bore: a little oval, a little wider at the mouth, with a gauge's noise. @param addMm what honing took */
-export const demoReadings = (g: Geometry, random: Random, addMm = 0): readonly Reading[] =>
+/** What a demo bore is like beneath its marks. */
+export type TrueBore = { readonly nominalMm: number; readonly lengthMm: number; readonly addMm: number; readonly ovalMm: number };
+
+/** A worn but honest bore: a little oval, a little wider at the mouth. @param addMm what honing took */
+export const trueBore = (g: Geometry, story: BoreStory, addMm = 0): TrueBore => ({
+  nominalMm: g.nominalMm,
+  lengthMm: g.lengthMm,
+  addMm,
+  ovalMm: story === 'oval' && addMm === 0 ? 0.015 : 0.003,
+});
+
+/** What a gauge reads in it, with its noise, to 0.001 mm. */
+export const measured = (b: TrueBore, xMm: number, clockDeg: number, random: Random): number => {
+  const oval = b.ovalMm * Math.cos((2 * (clockDeg - 80) * Math.PI) / 180);
+  const mouth = b.addMm > 0 ? 0 : 0.004 * Math.exp(-xMm / 12);
+  return Math.round((b.nominalMm + 0.012 + b.addMm + oval + mouth + random.normal(0.0012)) * 1000) / 1000;
+};
+
+export const demoReadings = (g: Geometry, bore: TrueBore, random: Random): readonly Reading[] =>
   suggestDepths(g.seals, g.lengthMm).flatMap((xMm) =>
-    GRID_CLOCKS.map((clockDeg) => {
-      const oval = 0.003 * Math.cos((2 * (clockDeg - 80) * Math.PI) / 180);
-      const mouth = addMm > 0 ? 0 : 0.004 * Math.exp(-xMm / 12);
-      return { xMm, clockDeg, diaMm: Math.round((g.nominalMm + 0.012 + addMm + oval + mouth + random.normal(0.0012)) * 1000) / 1000 };
-    }),
+    GRID_CLOCKS.map((clockDeg) => ({ xMm, clockDeg, diaMm: measured(bore, xMm, clockDeg, random) })),
   );
 
 type DemoMark = Omit<Mark, 'id'> & { readonly note: string };
@@ -39,6 +52,10 @@ export const demoMarks = (story: BoreStory, g: Geometry): readonly DemoMark[] =>
   });
   const mouth = mark('corrosion', 1.4, 2.4, [150, 215], { depthUm: 60, depthUncertaintyUm: 10, note: 'group at the mouth' });
   switch (story) {
+    case 'oval':
+      return [];
+    case 'outside':
+      return [mouth, mark('pit', g.lengthMm - 3, 1.2, [160, 175], { depthUm: 45, depthUncertaintyUm: 5, note: 'behind the spring' })];
     case 'sound':
       return [mark('stain', rest + 6, 4, [330, 25])];
     case 'shallow':

@@ -5,7 +5,7 @@ import type { UnitKind } from '@/core/family/family-name';
 import type { Station } from '@/core/route/station';
 
 /** What the bore of a demo unit is really like, and so what its judgement comes to. */
-export type BoreStory = 'sound' | 'shallow' | 'pitted' | 'deep' | 'cracked' | 'dirty';
+export type BoreStory = 'sound' | 'outside' | 'oval' | 'shallow' | 'pitted' | 'deep' | 'cracked' | 'dirty';
 
 /** Half stripped by the guide; stuck and being freed; soaking; a part was missing; a part that does not belong came out. */
 export type Trouble = 'half-way' | 'stuck' | 'soaking' | 'absent' | 'foreign';
@@ -33,6 +33,8 @@ export type Story = {
   readonly leaks?: boolean;
   /** What came up while it was taken apart. */
   readonly trouble?: Trouble;
+  /** Where the customer's yes to a sleeve stands. */
+  readonly answer?: 'waiting' | 'yes';
   /** What it turned out to be. */
   readonly cause?: CauseName;
 };
@@ -107,18 +109,10 @@ const ROWS: readonly Row[] = [
   [1, 'wheel-double', 14, 'cast-iron', ['seized'], 'dirty', 'gauge', 50, 5, { position: 'front left' }],
   [2, 'master-single', 13, 'alloy-anodised', ['spongy'], 'sound', 'gauge', 49, 33, { position: 'service brake' }],
   [6, 'master-tandem', 14, 'cast-iron', ['to-the-floor'], 'pitted', 'hone', 73, 6, { position: 'service brake' }],
-  [
-    5,
-    'master-single',
-    13,
-    'cast-iron',
-    ['sinks-slowly'],
-    'deep',
-    'sleeve',
-    120,
-    80,
-    { position: 'overrun brake', wait: ['away for sleeving', 2880] },
-  ],
+  [7, 'wheel-double', 14, 'cast-iron', ['pulls'], 'oval', 'hone', 66, 57, { position: 'rear right' }],
+  [4, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'outside', 'kit', 65, 60, { position: 'axle 1 left' }],
+  [0, 'wheel-double', 15, 'cast-iron', ['wet-boot'], 'deep', 'sleeve', 64, 34, { position: 'rear left', answer: 'waiting' }],
+  [5, 'master-single', 13, 'cast-iron', ['sinks-slowly'], 'deep', 'sleeve', 120, 80, { position: 'overrun brake', answer: 'yes' }],
   [4, 'wheel-double', 14, 'cast-iron', ['pulls'], 'shallow', 'hone', 71, 27, { position: 'axle 2 left' }],
   [4, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'sound', 'kit', 74, 7, { position: 'axle 2 right' }],
   [0, 'master-tandem', 15, 'cast-iron', ['hard'], 'sound', 'kit', 70, 31, { position: 'service brake', wait: ['parts on order', 1900] }],

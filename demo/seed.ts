@@ -5,6 +5,7 @@ import { STATIONS } from '@/core/route/station';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
 import { tagOf } from '@/core/unit/unit-record';
 import { type Db, dataFolder, migrateDb, openDb } from '@/db/connection';
+import { addInstrument, checkRing } from '@/db/instruments';
 import { addPerson } from '@/db/people';
 import { insertKit, insertRuleSet } from '@/db/shop-setup';
 import { bookIn } from '@/db/stations/book-in';
@@ -21,6 +22,11 @@ import { VARIANTS } from './variants';
 import { Work } from './work';
 
 const HOUR_MS = 3_600_000;
+/** The shop's gauges: days since each was on its ring, and how far off it was, mm. */
+const GAUGES = [
+  ['Dial bore gauge 18 to 35', 6, 0.001],
+  ['Three-point gauge 20 to 25', 41, -0.001],
+] as const;
 const LEAKS: Truth = { ...SOUND, leakMlPerMinAt80: 0.19 };
 
 /** Makes up the whole demo shop in an empty database. The same seed gives the same shop, relative to now. */
@@ -36,6 +42,14 @@ export async function seedDemo(db: Db, now: number, stories: readonly Story[] = 
   });
   for (const [i, variant] of VARIANTS.entries())
     await saveVariant(db, PEOPLE[2] as Person, now - 300 * 24 * HOUR_MS, { id: `variant-${i + 1}`, replaces: null, variant });
+  for (const [i, [name, daysAgo, offMm]] of GAUGES.entries()) {
+    const instrumentId = `gauge-${i + 1}`;
+    await addInstrument(db, { id: instrumentId, name }, now - 400 * 24 * HOUR_MS);
+    for (const back of [62, 34, 0]) {
+      const check = { checkId: `${instrumentId}-${back}`, instrumentId, ringMm: 22.225, readMm: 22.225 + (back === 0 ? offMm : 0) };
+      await checkRing(db, PEOPLE[0] as Person, now - (daysAgo + back) * 24 * HOUR_MS, check);
+    }
+  }
   for (const kit of KITS) await insertKit(db, kit, now - 60 * 24 * HOUR_MS, 'ida-brandvik');
   const truths: Record<string, Truth> = {};
   // Booked in as time went: the oldest first, so that tags count up.
@@ -130,11 +144,12 @@ const run = async (work: Work, story: Story, db: Db, random: Random): Promise<vo
       on: { kind: 'unit', id: work.unitId },
       phase: 'out',
     });
-  if (past('gauge')) await work.gauge();
+  if (past('gauge')) await work.gauge(story.bore);
   if (past('judge')) await work.judge(story.bore);
   if (story.at === 'scrapped') return work.scrap();
   if (past('hone')) await work.hone(story.bore);
   else if (story.at === 'hone') await work.cut(story.family === 'master-tandem' ? 2 : 0);
+  if (story.answer !== undefined) await work.sleeve(story.answer, 2);
   if (past('kit')) await work.kit();
   if (past('close-up')) await work.closeUp();
   else if (story.at === 'close-up') await work.closeUp(story.family === 'master-tandem' ? 8 : 6);

@@ -22,7 +22,9 @@ import { namedNeeds, rankedKits } from '@/core/unit/ranked-kits';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import type { Change } from '@/db/change-unit';
 import type { Db } from '@/db/connection';
+import { instruments } from '@/db/instruments';
 import { loadUnit } from '@/db/load-unit';
+import { answerCustomer, askCustomer } from '@/db/stations/approval';
 import { saveGauging, saveJudgement } from '@/db/stations/bore';
 import { find } from '@/db/stations/findings';
 import { tellStep } from '@/db/stations/guide';
@@ -30,11 +32,12 @@ import { logPass } from '@/db/stations/hone';
 import { kitStore, setKitAside } from '@/db/stations/kit';
 import { endRun, startRun } from '@/db/stations/prove';
 import { release, signForRelease } from '@/db/stations/release';
-import { boreChanged, leave, signOff } from '@/db/stations/sign-off';
+import { boreCut, leave, signOff } from '@/db/stations/sign-off';
+import { sendOut } from '@/db/stations/sleeve';
 import { addPart, recordPart } from '@/db/stations/tray';
 import { treat } from '@/db/stations/treatments';
 import { EMPTY, step, type Truth } from '../devices/rig/chamber';
-import { demoMarks, demoReadings } from './bore';
+import { demoMarks, demoReadings, trueBore } from './bore';
 import type { Random } from './random';
 import type { BoreStory } from './scenario';
 
@@ -158,15 +161,17 @@ export class Work {
     );
   }
 
-  async gauge(honedMm = 0): Promise<void> {
+  async gauge(story: BoreStory = 'sound', honedMm = 0): Promise<void> {
     const { unit } = await this.record();
+    const [gauge] = await instruments(this.db);
     const change = this.next('gauged', '', undefined, 12);
     await must(
       saveGauging(this.db, change, {
         gaugingId: change.eventId,
-        readings: demoReadings(bored(unit), this.random, honedMm),
+        readings: demoReadings(bored(unit), trueBore(bored(unit), story, honedMm), this.random),
         bodyTempC: 20.5,
         gaugeTempC: 20,
+        instrumentId: gauge?.id ?? null,
       }),
     );
   }
@@ -177,6 +182,20 @@ export class Work {
     const found = demoMarks(after ? 'sound' : story, bored(unit));
     const marks = found.map((m, i) => ({ ...m, id: `${this.unitId}-m${i + 1}`, name: `m${i + 1}` }));
     await must(saveJudgement(this.db, change, { verdictId: change.eventId, marks, school: null, wallMm: null }));
+  }
+
+  /** Asks the customer about a sleeve, and with a yes sends the body out. @param days until it is promised back */
+  async sleeve(answer: 'waiting' | 'yes', days: number): Promise<void> {
+    const { unit, job, ...record } = await this.record();
+    const said = currentVerdict({ unit, ...record })?.answer.reasons.join(' ') ?? '';
+    const promisedAt = unit.dueAt + days * 86_400_000;
+    const text = `About the cylinder of your ${job.machine}: ${said} A sleeve costs 85.00 more. May we go on?`;
+    const asked = this.next('asked', '', undefined, 10);
+    await must(askCustomer(this.db, asked, { price: 85, promisedAt, text }));
+    if (answer === 'waiting') return;
+    await must(answerCustomer(this.db, this.next('answered', 'yes', undefined, 90), asked.eventId, 'yes'));
+    const sent = { shop: 'Quayside Boring', material: 'sleeve-stainless', wallMm: 4.6, note: 'keep the feed port clear' } as const;
+    await must(sendOut(this.db, this.next('sent-out', sent.shop, undefined, 30), { ...sent, promisedAt: this.at + days * 86_400_000 }));
   }
 
   /** Cuts or polishes as the verdict asks, and gauges and judges again after a cut. */
@@ -193,9 +212,9 @@ export class Work {
     } else if (verdict?.outcome === 'hone' && verdict.gauge !== null && verdict.targetDiaMm !== null) {
       await this.cut();
       const note = sayHoned((await this.record()).passes);
-      await must(boreChanged(this.db, this.next('bore-changed', note, undefined, 10), 'hone', note, null));
+      await must(boreCut(this.db, this.next('bore-changed', note, undefined, 10), note));
       const { unit } = await this.record();
-      await this.gauge(verdict.targetDiaMm - bored(unit).nominalMm - 0.014);
+      await this.gauge(story, verdict.targetDiaMm - bored(unit).nominalMm - 0.014);
       await this.judge(story, true);
     }
   }

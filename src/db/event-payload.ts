@@ -1,21 +1,25 @@
 import { createSelectSchema } from 'drizzle-zod';
 import { z } from 'zod';
 import {
+  approvals,
   certificates,
   findings,
   gaugings,
   guideTicks,
   honePasses,
+  makersLimits,
   marks,
   parts,
   photos,
   readings,
   rigRuns,
   signatures,
+  sleevings,
   steps,
   stockMoves,
   timers,
   treatments,
+  underlays,
   units,
   verdicts,
 } from './tables';
@@ -39,6 +43,10 @@ export const TRACKED = {
   treatments,
   findings,
   honePasses,
+  underlays,
+  makersLimits,
+  sleevings,
+  approvals,
 } as const;
 export type TrackedName = keyof typeof TRACKED;
 export const TRACKED_NAMES = Object.keys(TRACKED) as readonly TrackedName[];
@@ -68,6 +76,10 @@ const ChangeDoor = z.discriminatedUnion('table', [
   change('treatments'),
   change('findings'),
   change('honePasses'),
+  change('underlays'),
+  change('makersLimits'),
+  change('sleevings'),
+  change('approvals'),
 ]);
 
 export const EventPayload = z.strictObject({ version: z.literal(1), changes: z.array(ChangeDoor) });

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { COMPLAINT_NAMES } from '@/core/book-in/complaint';
 import type { Judgement } from '@/core/bore/judge';
 import { MARK_KINDS } from '@/core/bore/mark';
+import { FixedPoints } from '@/core/bore/underlay';
 import { GeometryDoor } from '@/core/family/geometry-door';
 import { familyOf, VariantDoor } from '@/core/family/variant-door';
 import { GritDoor } from '@/core/hone/hone-door';
@@ -11,7 +12,7 @@ import { STATIONS } from '@/core/route/station';
 import { type TrayPart, TrayPartDoor } from '@/core/strip/tray-door';
 import { overruled } from '@/core/unit/overrule';
 import { OverruleDoor } from '@/core/unit/overrule-door';
-import type { BorePass, GuideTick, MarkRecord, SavedVerdict, Step, Unit, UnitRecord } from '@/core/unit/unit-record';
+import type { BorePass, GuideTick, MarkRecord, SavedVerdict, Step, Underlay, Unit, UnitRecord } from '@/core/unit/unit-record';
 import type { Db, Reader } from './connection';
 import type { Row } from './event-payload';
 import { prepared } from './prepared';
@@ -52,6 +53,9 @@ const unitQuery = prepared((db: Pick<Db, 'query'>) =>
         treatments: { orderBy: (t) => asc(t.at) },
         findings: { orderBy: (f) => asc(f.at) },
         honePasses: { orderBy: (p) => asc(p.at) },
+        underlays: true,
+        sleevings: { orderBy: (s) => asc(s.sentAt) },
+        approvals: { orderBy: (a) => asc(a.at) },
       },
     })
     .prepare(),
@@ -78,6 +82,9 @@ export async function loadUnit(db: Pick<Db, 'query'>, unitId: string): Promise<U
     treatments,
     findings,
     honePasses,
+    underlays,
+    sleevings,
+    approvals,
     ...unit
   } = row;
   return {
@@ -113,12 +120,16 @@ export async function loadUnit(db: Pick<Db, 'query'>, unitId: string): Promise<U
     treatments,
     findings,
     passes: honePasses.map(toPass),
+    underlay: underlays.map(toUnderlay).at(-1) ?? null,
+    sleevings,
+    approvals,
   };
 }
 
 export const toUnit = (row: Row<'units'>): Unit => ({ ...row, geometry: GeometryDoor.nullable().parse(row.geometry) });
 export const toTick = ({ unitId: _, ...tick }: Row<'guideTicks'>): GuideTick => ({ ...tick, dims: DimsDoor.parse(tick.dims) });
 export const toPass = ({ unitId: _, material: __, ...pass }: Row<'honePasses'>): BorePass => ({ ...pass, grit: GritDoor.parse(pass.grit) });
+export const toUnderlay = ({ unitId: _, points, ...u }: Row<'underlays'>): Underlay => ({ ...u, points: FixedPoints.parse(points) });
 export const toPart = ({ unitId: _, ...part }: Row<'parts'>): TrayPart => TrayPartDoor.parse(part);
 export const toMark = ({ unitId: _, ...m }: Row<'marks'>): MarkRecord => ({ ...m, kind: MarkKindDoor.parse(m.kind) });
 export const toStep = ({ unitId: _, ...s }: Row<'steps'>): Step => ({

@@ -1,6 +1,6 @@
 import type { UnitRecord } from '@/core/unit/unit-record';
 import type { Edit, Row, TrackedName } from './event-payload';
-import { toMark, toPart, toPass, toStep, toTick, toUnit, toVerdict } from './load-unit';
+import { toMark, toPart, toPass, toStep, toTick, toUnderlay, toUnit, toVerdict } from './load-unit';
 
 /** Tables whose rows bring others with them: after a change to these the unit is read again. */
 const NEEDS_READING: readonly TrackedName[] = ['gaugings', 'readings', 'stockMoves'];
@@ -23,6 +23,9 @@ export const recordAfter = (r: UnitRecord, edits: readonly Edit[]): UnitRecord |
     ticks: patched(r.ticks, 'guideTicks', edits, toTick),
     treatments: patched(r.treatments, 'treatments', edits, (row) => row),
     passes: patched(r.passes, 'honePasses', edits, toPass),
+    underlay: patched(r.underlay === null ? [] : [r.underlay], 'underlays', edits, toUnderlay).at(-1) ?? null,
+    sleevings: patched(r.sleevings, 'sleevings', edits, (row) => row),
+    approvals: patched(r.approvals, 'approvals', edits, (row) => row),
     findings: patched(r.findings, 'findings', edits, (row) => row),
   };
 };

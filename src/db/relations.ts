@@ -1,11 +1,13 @@
 import { relations } from 'drizzle-orm';
 import {
+  approvals,
   customers,
   familyVariants,
   findings,
   gaugings,
   guideTicks,
   honePasses,
+  instruments,
   jobs,
   kitItems,
   kits,
@@ -14,11 +16,14 @@ import {
   photos,
   readings,
   rigRuns,
+  ringChecks,
   signatures,
+  sleevings,
   steps,
   stockMoves,
   timers,
   treatments,
+  underlays,
   units,
   verdicts,
 } from './tables';
@@ -42,6 +47,9 @@ export const unitRelations = relations(units, ({ one, many }) => ({
   treatments: many(treatments),
   findings: many(findings),
   honePasses: many(honePasses),
+  underlays: many(underlays),
+  sleevings: many(sleevings),
+  approvals: many(approvals),
 }));
 
 const ofUnit = (
@@ -57,7 +65,10 @@ const ofUnit = (
     | typeof guideTicks
     | typeof treatments
     | typeof findings
-    | typeof honePasses,
+    | typeof honePasses
+    | typeof underlays
+    | typeof sleevings
+    | typeof approvals,
 ) => relations(table, ({ one }) => ({ unit: one(units, { fields: [table.unitId], references: [units.id] }) }));
 
 export const partRelations = ofUnit(parts);
@@ -72,6 +83,9 @@ export const guideTickRelations = ofUnit(guideTicks);
 export const treatmentRelations = ofUnit(treatments);
 export const findingRelations = ofUnit(findings);
 export const honePassRelations = ofUnit(honePasses);
+export const underlayRelations = ofUnit(underlays);
+export const sleevingRelations = ofUnit(sleevings);
+export const approvalRelations = ofUnit(approvals);
 
 export const jobRelations = relations(jobs, ({ one }) => ({
   customer: one(customers, { fields: [jobs.customerId], references: [customers.id] }),
@@ -89,3 +103,7 @@ export const stockMoveRelations = relations(stockMoves, ({ one }) => ({
 }));
 export const kitRelations = relations(kits, ({ many }) => ({ items: many(kitItems) }));
 export const kitItemRelations = relations(kitItems, ({ one }) => ({ kit: one(kits, { fields: [kitItems.kitId], references: [kits.id] }) }));
+export const instrumentRelations = relations(instruments, ({ many }) => ({ checks: many(ringChecks) }));
+export const ringCheckRelations = relations(ringChecks, ({ one }) => ({
+  instrument: one(instruments, { fields: [ringChecks.instrumentId], references: [instruments.id] }),
+}));

@@ -3,6 +3,7 @@ import type { JudgeInput } from '@/core/bore/judge';
 import type { Person } from '@/core/people/role';
 import type { Rules } from '@/core/rules/rule-set';
 import { type RuleSet, RuleSetRow } from '@/core/rules/rule-set-row';
+import type { Schools } from '@/core/rules/schools';
 import type { JudgedCase } from '@/core/unit/judged-otherwise';
 import type { Db, Reader } from './connection';
 import { prepared } from './prepared';
@@ -32,13 +33,15 @@ export const saveRules = (
   db: Db,
   person: Person,
   at: number,
-  set: { readonly after: number; readonly note: string; readonly rules: Rules },
+  set: { readonly after: number; readonly note: string; readonly rules: Rules; readonly schools: Schools },
 ): Promise<{ readonly version: number } | undefined> =>
   db.transaction(async (tx) => {
     const now = await rulesInForce(tx);
     if (now.version !== set.after) return undefined;
     const version = now.version + 1;
-    await tx.insert(ruleSets).values({ id: `rules-${version}`, version, at, personId: person.id, note: set.note, rules: set.rules });
+    await tx
+      .insert(ruleSets)
+      .values({ id: `rules-${version}`, version, at, personId: person.id, note: set.note, rules: set.rules, schools: set.schools });
     return { version };
   });
 

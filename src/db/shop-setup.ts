@@ -29,5 +29,5 @@ export const insertRuleSet = async (
   db: Db,
   set: { readonly version: number; readonly at: number; readonly personId: string; readonly note: string; readonly rules: Rules },
 ): Promise<void> => {
-  await db.insert(ruleSets).values({ id: `rules-${set.version}`, ...set });
+  await db.insert(ruleSets).values({ id: `rules-${set.version}`, schools: {}, ...set });
 };

@@ -3,7 +3,7 @@ import { beforeAll, describe, expect, test } from 'vitest';
 import { learnedRates } from '@/core/hone/learned-rates';
 import { currentVerdict } from '@/core/unit/facts-of';
 import { logPass, type NewPass, shopPasses } from '@/db/stations/hone';
-import { boreChanged } from '@/db/stations/sign-off';
+import { boreCut } from '@/db/stations/sign-off';
 import { undoLast } from '@/db/stations/undo';
 import { honePasses } from '@/db/tables';
 import { openShop, PEOPLE, type Shop } from './shop';
@@ -58,7 +58,7 @@ describe('a pass over the bore', () => {
     const early = await shop.at('judge');
     expect(await log(early)).toMatchObject({ ok: false, error: { code: 'refused' } });
     const done = await toCut();
-    await boreChanged(shop.db, await shop.change(done, 'bore-changed'), 'hone', '220', null);
+    await boreCut(shop.db, await shop.change(done, 'bore-changed'), '220');
     expect(await log(done)).toMatchObject({ ok: false, error: { code: 'refused' } });
     expect([(await shop.record(early)).passes, (await shop.record(done)).passes]).toEqual([[], []]);
   });

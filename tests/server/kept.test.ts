@@ -24,8 +24,7 @@ const STEPS = {
     const [part] = (await shop.record(id)).tray;
     await recordPart(shop.db, await shop.change(id, 'part-recorded'), part?.id as string, { found: 'present', note: 'torn' });
   },
-  found: async (id: string) =>
-    void (await find(shop.db, await shop.change(id, 'found'), { about: 'cause', name: 'air', answer: 'yes' })),
+  found: async (id: string) => void (await find(shop.db, await shop.change(id, 'found'), { about: 'cause', name: 'air', answer: 'yes' })),
   undone: async (id: string) => void (await undoLast(shop.db, await shop.change(id, 'undone'))),
 } as const;
 

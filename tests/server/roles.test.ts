@@ -1,7 +1,9 @@
 import { beforeAll, describe, expect, test, vi } from 'vitest';
 import * as bookIn from '@/app/actions/book-in';
 import * as bore from '@/app/actions/bore';
+import * as customer from '@/app/actions/customer';
 import * as family from '@/app/actions/family';
+import * as instruments from '@/app/actions/instruments';
 import * as kit from '@/app/actions/kit';
 import * as people from '@/app/actions/people';
 import * as prove from '@/app/actions/prove';
@@ -20,7 +22,20 @@ let sent = new Headers();
 vi.mock('next/headers', () => ({ headers: async () => sent, cookies: async () => ({ set: () => undefined }) }));
 vi.mock('next/cache', () => ({ revalidatePath: () => undefined }));
 
-const actions = { ...bookIn, ...bore, ...family, ...kit, ...people, ...prove, ...release, ...rules, ...strip, ...unit };
+const actions = {
+  ...bookIn,
+  ...bore,
+  ...customer,
+  ...instruments,
+  ...family,
+  ...kit,
+  ...people,
+  ...prove,
+  ...release,
+  ...rules,
+  ...strip,
+  ...unit,
+};
 
 /** What each action asks its caller to be allowed; a new action must be entered here. */
 const ASKS: { readonly [A in Exclude<keyof typeof actions, 'signInAction' | 'signOutAction'>]: Doing } = {
@@ -29,7 +44,17 @@ const ASKS: { readonly [A in Exclude<keyof typeof actions, 'signInAction' | 'sig
   signOffAction: 'bench',
   saveGaugingAction: 'bench',
   saveJudgementAction: 'bench',
-  boreChangedAction: 'bench',
+  boreCutAction: 'bench',
+  makersLimitAction: 'rules',
+  layPhotoAction: 'bench',
+  sendOutAction: 'bench',
+  backFromSleevingAction: 'bench',
+  askCustomerAction: 'book-in',
+  answerCustomerAction: 'book-in',
+  addInstrumentAction: 'rules',
+  checkRingAction: 'bench',
+  retireInstrumentAction: 'rules',
+  newTokenAction: 'rules',
   logPassAction: 'bench',
   overruleAction: 'override',
   previewRulesAction: 'rules',

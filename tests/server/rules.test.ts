@@ -19,9 +19,9 @@ test('a preview names the units that new rules would judge otherwise, open and p
   await shop.worker(gone).judge('shallow');
   await leave(shop.db, await shop.change(gone, 'exited', PEOPLE.lead), 'returned');
   const cases = await judgedCases(shop.db);
-  expect(judgedOtherwise(cases, STANDARD_RULES)).toEqual([]);
+  expect(judgedOtherwise(cases, STANDARD_RULES, {})).toEqual([]);
   // A limit with no room for cutting: what was to be honed needs a sleeve.
-  const tight = judgedOtherwise(cases, { ...STANDARD_RULES, clearanceMaxMm: 0.075 });
+  const tight = judgedOtherwise(cases, { ...STANDARD_RULES, clearanceMaxMm: 0.075 }, {});
   const tagNo = async (id: string) => (await shop.record(id)).unit.tagNo;
   expect(tight.map((o) => [o.tagNo, o.from, o.to, o.exit])).toEqual([
     [await tagNo(shallow), 'hone', 'sleeve', null],
@@ -35,7 +35,9 @@ test('a new version counts from now on; a judgement that was saved stays, and sa
   await shop.worker(before).judge('shallow');
   const after = (await rulesInForce(shop.db)).version;
   const rules = { ...STANDARD_RULES, clearanceMaxMm: 0.075 };
-  expect(await saveRules(shop.db, PEOPLE.lead, START + 1000, { after, note: 'a trial', rules })).toEqual({ version: after + 1 });
+  expect(await saveRules(shop.db, PEOPLE.lead, START + 1000, { after, note: 'a trial', rules, schools: {} })).toEqual({
+    version: after + 1,
+  });
   const later = await shop.at('judge');
   await shop.worker(later).judge('shallow');
   const verdictOf = async (id: string) => currentVerdict(await shop.record(id))?.answer;
@@ -49,7 +51,7 @@ test('a new version counts from now on; a judgement that was saved stays, and sa
 
 test('of two who edit the same version the second is told, and nothing of theirs is kept', async () => {
   const { version } = await rulesInForce(shop.db);
-  const entry = { after: version, note: 'mine', rules: STANDARD_RULES };
+  const entry = { after: version, note: 'mine', rules: STANDARD_RULES, schools: {} };
   const answers = await Promise.all([saveRules(shop.db, PEOPLE.lead, START, entry), saveRules(shop.db, PEOPLE.owner, START, entry)]);
   expect(answers.filter((a) => a === undefined)).toHaveLength(1);
   expect((await rulesInForce(shop.db)).version).toBe(version + 1);

@@ -8,18 +8,20 @@ import { routeOfUnit } from '@/core/unit/facts-of';
 import { undoable } from '@/core/unit/history';
 import type { ChangeError } from '@/db/change-unit';
 import { historyOf } from '@/db/history';
+import { answerCustomer, askCustomer, sentMessages } from '@/db/stations/approval';
 import { saveGauging, saveJudgement } from '@/db/stations/bore';
 import { kitStore, putKitBack, setKitAside } from '@/db/stations/kit';
 import { breakLostRuns, endRun, lastRunOf, startRun } from '@/db/stations/prove';
 import { certificateOf, release, signForRelease } from '@/db/stations/release';
-import { boreChanged, leave, reopen, signOff } from '@/db/stations/sign-off';
+import { boreCut, leave, reopen, signOff } from '@/db/stations/sign-off';
+import { backFromSleeving, sendOut } from '@/db/stations/sleeve';
 import { recordPart } from '@/db/stations/tray';
 import { undoLast } from '@/db/stations/undo';
 import { endWait, openWaits, startWait } from '@/db/stations/waits';
 import { seeded } from '../../demo/random';
 import { simulate } from '../../demo/work';
 import { SOUND, type Truth } from '../../devices/rig/chamber';
-import { openShop, PEOPLE, type Shop, type WorkedTo } from './shop';
+import { openShop, PEOPLE, type Shop, START, type WorkedTo } from './shop';
 
 let shop: Shop;
 beforeAll(async () => {
@@ -142,12 +144,12 @@ describe('gauge and judge', () => {
   test('cutting metal asks for gauging and judging again, and the old verdict decides nothing more', async () => {
     const unitId = await at('judge');
     await saveJudgement(shop.db, await shop.change(unitId, 'judged'), judgement('v5', [mark('m1', { depthUm: 12 })]));
-    await boreChanged(shop.db, await shop.change(unitId, 'bore-changed'), 'hone', '220 then 400', null);
+    await boreCut(shop.db, await shop.change(unitId, 'bore-changed'), '220 then 400');
     const states = routeOfUnit(await shop.record(unitId)).map((s) => `${s.station} ${s.state}`);
     expect(states.slice(2, 7)).toEqual(['clean done', 'gauge now', 'judge ahead', 'hone done', 'sleeve skipped']);
     const early = await saveJudgement(shop.db, await shop.change(unitId, 'judged'), judgement('v6'));
     expect(reasons(early)).toEqual(['First: Gauge.']);
-    await shop.worker(unitId).gauge(0.03);
+    await shop.worker(unitId).gauge('sound', 0.03);
     await saveJudgement(shop.db, await shop.change(unitId, 'judged'), judgement('v7'));
     expect(await stationOf(unitId)).toBe('kit');
   });
@@ -167,7 +169,30 @@ describe('gauge and judge', () => {
     const unitId = await at('judge');
     await saveJudgement(shop.db, await shop.change(unitId, 'judged'), judgement('v9', [mark('m1', { depthUm: 90 })]));
     expect(await stationOf(unitId)).toBe('sleeve');
-    await boreChanged(shop.db, await shop.change(unitId, 'bore-changed'), 'sleeve', 'to size', 'sleeve-brass');
+    const promisedAt = START + 5 * 86_400_000;
+    const sent = { shop: 'Quayside Boring', material: 'sleeve-brass', wallMm: 4, promisedAt, note: '' } as const;
+    expect(reasons(await sendOut(shop.db, await shop.change(unitId, 'sent-out'), sent))).toEqual([
+      'It changes price or promise: ask the customer first, at Judge.',
+    ]);
+    await askCustomer(shop.db, await shop.change(unitId, 'asked'), { price: 85, promisedAt, text: 'It needs a sleeve. May we?' });
+    expect((await sentMessages(shop.db))[0]?.text).toBe('It needs a sleeve. May we?');
+    expect(reasons(await sendOut(shop.db, await shop.change(unitId, 'sent-out'), sent))).toEqual([
+      'The customer has been asked, and has not said yes yet.',
+    ]);
+    const [asked] = (await shop.record(unitId)).approvals;
+    await answerCustomer(shop.db, await shop.change(unitId, 'answered'), asked?.id as string, 'yes');
+    expect((await shop.record(unitId)).unit.dueAt).toBe(promisedAt);
+    expect(reasons(await sendOut(shop.db, await shop.change(unitId, 'sent-out'), { ...sent, wallMm: 2.5 }))).toEqual([
+      'The wall of 2.5 mm is thinner than the 3 mm that a sleeve needs.',
+    ]);
+    await sendOut(shop.db, await shop.change(unitId, 'sent-out'), sent);
+    expect((await shop.record(unitId)).timers.map((t) => [t.label, t.endsAt, t.doneAt])).toEqual([
+      ['sleeve from Quayside Boring', promisedAt, null],
+    ]);
+    expect(reasons(await sendOut(shop.db, await shop.change(unitId, 'sent-out'), sent))).toEqual(['It is out already.']);
+    await backFromSleeving(shop.db, await shop.change(unitId, 'bore-changed'), 'to size');
+    const back = await shop.record(unitId);
+    expect([back.unit.station, back.sleevings[0]?.backAt === null, back.timers[0]?.doneAt === null]).toEqual(['gauge', false, false]);
     expect((await shop.record(unitId)).unit.material).toBe('sleeve-brass');
   });
 });
@@ -412,7 +437,7 @@ test('a clock that is set back puts nothing before what was done already', async
     note: '',
   } as const;
   await saveJudgement(shop.db, await change('judged'), { verdictId: `${unitId}-v`, marks: [pit], school: null, wallMm: null });
-  await boreChanged(shop.db, await change('bore-changed'), 'hone', '', null);
+  await boreCut(shop.db, await change('bore-changed'), '');
   const before = await shop.record(unitId);
   const readings = before.gaugings[0]?.readings ?? [];
   await saveGauging(shop.db, await change('gauged'), { gaugingId: `${unitId}-g`, readings, bodyTempC: null, gaugeTempC: null });

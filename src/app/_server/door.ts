@@ -7,9 +7,12 @@ import { currentPerson } from './who';
 export const problem = (status: number, title: string, errors: readonly Problem[] = []): Response =>
   Response.json({ type: 'about:blank', title, status, errors }, { status, headers: { 'content-type': 'application/problem+json' } });
 
+/** The token that a request carries, if it does. */
+export const bearerOf = (sent: Pick<Headers, 'get'>): string | undefined => /^Bearer (.+)$/i.exec(sent.get('authorization') ?? '')?.[1];
+
 /** May this request compute? A session does, and so does the token that `EDDRIN_API_TOKEN` sets. */
 export async function mayCompute(): Promise<boolean> {
-  const given = /^Bearer (.+)$/i.exec((await headers()).get('authorization') ?? '')?.[1];
+  const given = bearerOf(await headers());
   const token = process.env.EDDRIN_API_TOKEN;
   if (given !== undefined) return token !== undefined && token !== '' && timingSafeEqual(digest(given), digest(token));
   return (await currentPerson()) !== undefined;

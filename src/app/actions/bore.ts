@@ -3,14 +3,18 @@
 import { z } from 'zod';
 import { DiaMm, ReadingDoor, TempC } from '@/core/bore/gauge-door';
 import { MarkDoor } from '@/core/bore/judge-door';
-import { SCHOOLS } from '@/core/bore/mark-verdict';
 import { MATERIALS } from '@/core/bore/material';
+import { SCHOOLS } from '@/core/bore/school';
+import { FixedPoints } from '@/core/bore/underlay';
 import { DRIVE_NAMES, TOOL_NAMES } from '@/core/hone/drive';
 import { GritDoor, Rpm, StrokesPerMin } from '@/core/hone/hone-door';
 import { OverruleDoor } from '@/core/unit/overrule-door';
 import { overruleVerdict, saveGauging, saveJudgement } from '@/db/stations/bore';
 import { logPass } from '@/db/stations/hone';
-import { boreChanged } from '@/db/stations/sign-off';
+import { setMakersLimit } from '@/db/stations/makers-limit';
+import { boreCut } from '@/db/stations/sign-off';
+import { backFromSleeving, sendOut } from '@/db/stations/sleeve';
+import { layPhoto } from '@/db/stations/underlay';
 import { act } from '../_server/act';
 import { changeOf, Id, Note, Target } from '../_server/change-of';
 
@@ -20,6 +24,8 @@ const Gauging = z.object({
   readings: z.array(ReadingDoor).min(1, 'nothing gauged yet').max(2000),
   bodyTempC: TempC.nullable(),
   gaugeTempC: TempC.nullable(),
+  instrumentId: Id.nullable(),
+  override: z.string().trim().min(3, 'a reason is needed').max(300).nullable(),
 });
 
 export const saveGaugingAction = act('bench', Gauging, (i, { db, person, now }) =>
@@ -68,8 +74,42 @@ export const overruleAction = act('override', OverruleEntry, (i, { db, person, n
   return overruleVerdict(db, changeOf(i, person, now, 'overruled', reason), { outcome, targetDiaMm, reason });
 });
 
-const BoreChangedDoor = z.object({ ...Target, station: z.enum(['hone', 'sleeve']), note: Note, material: z.enum(MATERIALS).nullable() });
+const BoreCutDoor = z.object({ ...Target, note: Note });
 
-export const boreChangedAction = act('bench', BoreChangedDoor, (i, { db, person, now }) =>
-  boreChanged(db, changeOf(i, person, now, 'bore-changed', i.note), i.station, i.note, i.material),
+export const boreCutAction = act('bench', BoreCutDoor, (i, { db, person, now }) =>
+  boreCut(db, changeOf(i, person, now, 'bore-changed', i.note), i.note),
+);
+
+const LimitDoor = z.object({
+  ...Target,
+  scope: z.enum(['unit', 'fitment']),
+  maxDiaMm: DiaMm.nullable(),
+  source: z.string().trim().min(3, 'which manual, and where in it?').max(200),
+});
+
+export const makersLimitAction = act('rules', LimitDoor, (i, { db, person, now }) =>
+  setMakersLimit(db, changeOf(i, person, now, 'limit-set', i.source), i),
+);
+
+const LaidDoor = z.object({ ...Target, laid: z.object({ photoId: Id, points: FixedPoints }).nullable() });
+
+export const layPhotoAction = act('bench', LaidDoor, (i, { db, person, now }) =>
+  layPhoto(db, changeOf(i, person, now, 'photo-laid', i.laid === null ? 'taken away' : ''), i.laid),
+);
+
+const SentOutDoor = z.object({
+  ...Target,
+  shop: z.string().trim().min(2, 'who sleeves it?').max(100),
+  material: z.enum(MATERIALS).refine((m) => m.startsWith('sleeve-'), 'what sleeve?'),
+  wallMm: z.number({ error: 'measure the thinnest wall first' }).gt(0).max(500),
+  promisedAt: z.number().int().positive(),
+  note: Note,
+});
+
+export const sendOutAction = act('bench', SentOutDoor, ({ eventId, unitId, version, ...sent }, { db, person, now }) =>
+  sendOut(db, changeOf({ eventId, unitId, version }, person, now, 'sent-out', sent.shop), sent),
+);
+
+export const backFromSleevingAction = act('bench', z.object({ ...Target, note: Note }), (i, { db, person, now }) =>
+  backFromSleeving(db, changeOf(i, person, now, 'bore-changed', i.note), i.note),
 );

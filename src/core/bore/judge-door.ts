@@ -3,7 +3,7 @@ import { FAMILY_NAMES } from '../family/family-name';
 import { uniqueIds } from '../wire/unique';
 import { ClockDeg, DiaMm, gaugingShape, ReadingDoor, XMm } from './gauge-door';
 import { MARK_KINDS } from './mark';
-import { SCHOOLS } from './mark-verdict';
+import { SCHOOLS } from './school';
 
 const Id = z.string().min(1).max(100);
 const DepthUm = z.number().min(0).max(20_000);
@@ -45,6 +45,7 @@ export const JudgeRequest = z
     marks: uniqueIds(z.array(MarkDoor).max(5000)).nullish(),
     readings: z.array(ReadingDoor).max(5000).nullish(),
     school: z.enum(SCHOOLS).nullish(),
+    makersLimit: z.strictObject({ maxDiaMm: DiaMm, source: z.string().trim().min(1).max(200) }).nullish(),
     nominalMm: DiaMm.nullish(),
     ...gaugingShape,
   })

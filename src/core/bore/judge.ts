@@ -5,11 +5,12 @@ import { normalCdf, spread } from '../statistics/summary';
 import { type BoreForm, type GaugeInput, gaugeBore, gaugeRules, gaugeUncertainty } from './gauge';
 import { type BoreSeal, type Lane, laneOf, touches } from './lane';
 import { stationsInLanes } from './lane-stations';
-import { type BoreLimits, boreLimits } from './limits';
+import { type BoreLimits, boreLimits, type MakersLimit } from './limits';
 import type { Mark } from './mark';
-import { CUT_STEP_MM, grooveLeakMlPerMin, judgeMark, type MarkContext, type MarkVerdict, movingLanes, type School } from './mark-verdict';
+import { CUT_STEP_MM, grooveLeakMlPerMin, judgeMark, type MarkContext, type MarkVerdict, movingLanes } from './mark-verdict';
 import { type BoreReason, sayBore, sayToDo, type ToDo } from './say-bore';
 import { sayMark } from './say-mark';
+import { type School, usualSchool } from './school';
 import type { Station } from './station';
 import { type Zone, zoneOf } from './zone';
 
@@ -23,6 +24,8 @@ export type JudgeInput = Omit<GaugeInput, 'readings'> & {
   readonly marks?: readonly Mark[] | null | undefined;
   readonly readings?: GaugeInput['readings'] | null | undefined;
   readonly school?: School | null | undefined;
+  /** The largest bore that a manual allows, and which manual. It prevails over the shop's limits. */
+  readonly makersLimit?: MakersLimit | null | undefined;
 };
 
 export type JudgedMark = {
@@ -65,7 +68,7 @@ const COVERAGE_REACH_MM = 3;
  * @source design, chapter 2
  */
 export function judgeBore(input: JudgeInput, shop: Rules, gauged?: BoreForm | null): Judgement {
-  const school = input.school ?? (input.material === 'alloy-anodised' ? 'keep-the-skin' : 'hone-to-limit');
+  const school = input.school ?? usualSchool(input.material);
   const gauge = gauged === undefined ? formOf(input, shop) : gauged;
   const ofGauge = gaugeRules(input, shop);
   const uncertaintyMm = gaugeUncertainty(ofGauge);
@@ -190,6 +193,7 @@ const judgeWhole = (input: JudgeInput, c: MarkContext, limits: BoreLimits, marks
   const sleeve = wholeSleeve || marks.some((v) => v.kind === 'sleeve');
   if (thinWall && scrap && input.bore.wallMm != null)
     reasons.push({ code: 'thin-wall', wallMm: input.bore.wallMm, minMm: c.rules.sleeveMinWallMm });
+  if (input.makersLimit != null) reasons.push({ code: 'makers-limit', limitDiaMm: limits.limitDiaMm, source: input.makersLimit.source });
   return { certain: scrap ? 'scrap' : sleeve ? 'sleeve' : undefined, targetDiaMm, formDiaMm, toDo, reasons };
 };
 

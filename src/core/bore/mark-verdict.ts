@@ -4,11 +4,9 @@ import { atMost, roundUpTo } from '../statistics/compare';
 import type { BoreSeal, Lane } from './lane';
 import { localHighMm } from './local-diameter';
 import type { Mark } from './mark';
+import type { School } from './school';
 import type { Station } from './station';
 import { nearestResting, type Zone } from './zone';
-
-export const SCHOOLS = ['hone-to-limit', 'keep-the-skin', 'sleeve-first'] as const;
-export type School = (typeof SCHOOLS)[number];
 
 /** What is to be done about one mark, with the numbers that decided it. `tolerated` is the depth that may stay, µm; `depthUm` counts its uncertainty. */
 export type MarkVerdict =

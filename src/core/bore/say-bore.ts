@@ -1,6 +1,7 @@
 import type { BoreOutcome } from './judge';
-import type { MarkVerdict, School } from './mark-verdict';
+import type { MarkVerdict } from './mark-verdict';
 import { sealName } from './say-mark';
+import type { School } from './school';
 
 /** What is to be done before the bore can be judged. */
 export type ToDo =
@@ -21,6 +22,7 @@ export type BoreReason =
   | { readonly code: 'worn'; readonly highMm: number; readonly limitDiaMm: number; readonly uncertaintyMm: number }
   | { readonly code: 'target-past-limit'; readonly targetDiaMm: number; readonly limitDiaMm: number; readonly uncertaintyMm: number }
   | { readonly code: 'form'; readonly ovalityMm: number; readonly taperMm: number; readonly school: School }
+  | { readonly code: 'makers-limit'; readonly limitDiaMm: number; readonly source: string }
   | { readonly code: 'thin-wall'; readonly wallMm: number; readonly minMm: number };
 
 /** Words one thing to do. */
@@ -62,6 +64,8 @@ const sayReason = (r: BoreReason): string => {
       return `It would have to be honed to ${mm(r.targetDiaMm)}; with the gauge's uncertainty of ${mm(r.uncertaintyMm)} that is past the limit of ${mm(r.limitDiaMm)}.`;
     case 'form':
       return `Out of form where seals run: ${mm(r.ovalityMm)} oval, ${mm(r.taperMm)} taper.${r.school === 'sleeve-first' ? ' This shop sleeves for that.' : ''}`;
+    case 'makers-limit':
+      return `The limit of ${mm(r.limitDiaMm)} is the maker's: ${r.source}.`;
     case 'thin-wall':
       return `The wall of ${r.wallMm.toFixed(1)} mm is thinner than the ${r.minMm.toFixed(1)} mm that a sleeve needs: it cannot be saved.`;
   }

@@ -36,8 +36,11 @@ export function whatWouldChange(input: JudgeInput, rules: Rules, answer: Judgeme
     if (place !== undefined) flips.push({ what: 'place', markId: mark.id, byMm: place, outcome: moved(shifted(mark, place)) });
   }
   const { clearanceMaxMm, oversizeMaxMm } = answer.rulesUsed;
+  const { makersLimit } = input;
   const limit = (byMm: number): BoreOutcome =>
-    ask({}, { ...rules, clearanceMaxMm: (clearanceMaxMm ?? 0) + byMm, oversizeMaxMm: (oversizeMaxMm ?? 0) + byMm });
+    makersLimit != null
+      ? ask({ makersLimit: { ...makersLimit, maxDiaMm: makersLimit.maxDiaMm + byMm } })
+      : ask({}, { ...rules, clearanceMaxMm: (clearanceMaxMm ?? 0) + byMm, oversizeMaxMm: (oversizeMaxMm ?? 0) + byMm });
   const byMm = leastStep(limit, answer.outcome, LIMIT_STEP_MM, [-MOST_LIMIT_MM, MOST_LIMIT_MM]);
   if (byMm !== undefined) flips.push({ what: 'limit', byMm, toMm: answer.limitDiaMm + byMm, outcome: limit(byMm) });
   return flips;

@@ -39,6 +39,8 @@ const record = (): UnitRecord => {
     personId: 'joss',
     bodyTempC: null,
     gaugeTempC: null,
+    instrumentId: null,
+    override: null,
     readings: readings(diaMm),
   });
   const gaugings = [gauging('g1', 10, 22.236), gauging('g2', 30, 22.28)];
@@ -154,6 +156,9 @@ const record = (): UnitRecord => {
     ],
     findings: [],
     passes: [],
+    underlay: null,
+    sleevings: [],
+    approvals: [],
   };
 };
 

@@ -5,6 +5,8 @@ import type { TrayPart } from '../strip/tray-door';
 import type { Treatment } from '../unit/unit-record';
 import type { Station } from './station';
 
+export type Approved = 'to-ask' | 'waiting' | 'yes' | 'no';
+
 /** All about a unit that decides where it may go. */
 export type RouteFacts = {
   readonly family: Family;
@@ -18,6 +20,10 @@ export type RouteFacts = {
   readonly gauged: boolean;
   /** The saved verdict on those readings. */
   readonly verdict: { readonly outcome: BoreOutcome; readonly toDo: readonly string[] } | null;
+  /** Where the customer's yes to that verdict stands; null where none is asked for. */
+  readonly approval: Approved | null;
+  /** The body is out to be sleeved, or was and is back; null where it never went. */
+  readonly sleeved: 'out' | 'back' | null;
   /** Names of needed parts that nothing set aside for the unit covers; null while nothing has been set aside. */
   readonly uncovered: readonly string[] | null;
   /** The last hold of the closed-up unit. */

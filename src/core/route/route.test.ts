@@ -25,6 +25,8 @@ const facts = (more: Partial<RouteFacts>): RouteFacts => ({
   uncleared: [],
   gauged: false,
   verdict: null,
+  approval: null,
+  sleeved: null,
   uncovered: null,
   proof: null,
   signedBy: [],

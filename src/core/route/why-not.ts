@@ -16,6 +16,8 @@ export type WhyNot =
   | { readonly code: 'not-rinsed'; readonly methods: readonly MethodName[] }
   | { readonly code: 'uncleared'; readonly names: readonly string[] }
   | { readonly code: 'not-cleaned' | 'not-looked-again' | 'no-readings' | 'no-verdict' | 'scrap' | 'nothing-set-aside' | 'not-proved' }
+  | { readonly code: 'approval'; readonly stands: 'to-ask' | 'waiting' | 'no' }
+  | { readonly code: 'not-sent' | 'not-back' }
   | { readonly code: 'open-questions'; readonly texts: readonly string[] }
   | { readonly code: 'uncovered'; readonly parts: readonly string[] }
   | { readonly code: 'proof'; readonly outcome: 'fail' | 'hold-longer' }
@@ -38,9 +40,16 @@ export const whyNotDone = (station: Station, f: RouteFacts): readonly WhyNot[] =
       if (f.verdict === null) return [{ code: 'no-verdict' }];
       if (f.verdict.outcome === 'scrap') return [{ code: 'scrap' }];
       return f.verdict.outcome === 'undecided' ? [{ code: 'open-questions', texts: f.verdict.toDo }] : [];
+    case 'hone':
+      return unanswered(f);
+    case 'sleeve':
+      return [
+        ...unanswered(f),
+        ...(f.sleeved === 'back' ? [] : [{ code: f.sleeved === 'out' ? ('not-back' as const) : ('not-sent' as const) }]),
+      ];
     case 'kit':
-      if (f.uncovered === null) return [{ code: 'nothing-set-aside' }];
-      return f.uncovered.length === 0 ? [] : [{ code: 'uncovered', parts: f.uncovered }];
+      if (f.uncovered === null) return [...unanswered(f), { code: 'nothing-set-aside' }];
+      return [...unanswered(f), ...(f.uncovered.length === 0 ? [] : [{ code: 'uncovered' as const, parts: f.uncovered }])];
     case 'close-up':
       return closeUpFaults(f);
     case 'prove':
@@ -52,12 +61,14 @@ export const whyNotDone = (station: Station, f: RouteFacts): readonly WhyNot[] =
       return f.signedBy.length >= need ? [] : [{ code: 'signatures', have: f.signedBy.length, need }];
     }
     case 'book-in':
-    case 'hone':
-    case 'sleeve':
     case 'set':
       return [];
   }
 };
+
+/** Work that the customer was asked about waits for a yes. */
+const unanswered = (f: RouteFacts): readonly WhyNot[] =>
+  f.approval === null || f.approval === 'yes' ? [] : [{ code: 'approval', stands: f.approval }];
 
 /** Nothing may stay on the tray, nothing be missing, every lip face its pressure, no rubber be used twice. */
 const closeUpFaults = (f: RouteFacts): readonly WhyNot[] => {
@@ -138,6 +149,16 @@ export const sayWhyNot = (w: WhyNot): string => {
       return 'No kit has been set aside for this unit.';
     case 'not-proved':
       return 'It has not been held under pressure since it was closed up.';
+    case 'approval':
+      return w.stands === 'no'
+        ? 'The customer said no to this: judge it another way, or return it as it is.'
+        : w.stands === 'waiting'
+          ? 'The customer has been asked, and has not said yes yet.'
+          : 'It changes price or promise: ask the customer first, at Judge.';
+    case 'not-sent':
+      return 'It has not been sent out to be sleeved.';
+    case 'not-back':
+      return 'It is out to be sleeved.';
     case 'open-questions':
       return w.texts.length === 0 ? 'The verdict is still open.' : w.texts.join(' ');
     case 'uncovered':

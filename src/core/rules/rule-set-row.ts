@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { RulesDoor } from './rule-door';
+import { SchoolsDoor } from './schools';
 
 /** A rule set as it is stored: a version, who made it when, and why. */
 export const RuleSetRow = z.object({
@@ -9,5 +10,6 @@ export const RuleSetRow = z.object({
   personId: z.string(),
   note: z.string(),
   rules: RulesDoor,
+  schools: SchoolsDoor,
 });
 export type RuleSet = z.output<typeof RuleSetRow>;

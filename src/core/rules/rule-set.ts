@@ -142,6 +142,15 @@ export const RULES = {
     30,
     'Free, it stands at least this much wider than its groove; one that has closed up can jump out.',
   ),
+  ringCheckDays: rule(
+    'Longest between ring checks of a gauge',
+    30,
+    'days',
+    1,
+    3650,
+    'A gauge that was knocked shows it on its setting ring, not in a bore.',
+  ),
+  ringCheckOffUm: rule('Most that a gauge may be off its ring', 4, 'µm', 0, 100, 'Past this it is set anew before it measures anything.'),
   holeWearMm: rule('Most play of a pin in its hole', 0.25, 'mm', 0, 5, 'Worn clevis holes are lost pedal, times the lever’s ratio.'),
   holeOvalMm: rule('Most ovality of a pin’s hole', 0.15, 'mm', 0, 5, 'An oval hole rocks on its pin and wears on quickly.'),
 } as const;

@@ -11,6 +11,11 @@ export const EVENT_KINDS = {
   gauged: 'gauged',
   judged: 'judged',
   overruled: 'judgement overruled',
+  'limit-set': 'maker’s limit noted',
+  'photo-laid': 'photo laid under the bore map',
+  asked: 'customer asked',
+  answered: 'customer answered',
+  'sent-out': 'sent out to be sleeved',
   'pass-logged': 'pass over the bore',
   'bore-changed': 'bore cut or sleeved',
   'kit-set-aside': 'kit set aside',
@@ -30,7 +35,17 @@ export const EVENT_KINDS = {
 export type EventKind = keyof typeof EVENT_KINDS;
 
 /** Steps that stay: they went out of the shop, on paper or on a rig, or are themselves an undoing. */
-export const NOT_UNDOABLE: readonly EventKind[] = ['booked-in', 'run-started', 'run-ended', 'released', 'exited', 'reopened', 'undone'];
+export const NOT_UNDOABLE: readonly EventKind[] = [
+  'booked-in',
+  'asked',
+  'answered',
+  'run-started',
+  'run-ended',
+  'released',
+  'exited',
+  'reopened',
+  'undone',
+];
 
 /** What may still be done to a unit that has left the shop. */
 export const AFTER_LEAVING: readonly EventKind[] = ['run-ended', 'reopened', 'photo-added', 'wait-ended', 'found'];

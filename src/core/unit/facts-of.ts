@@ -2,7 +2,7 @@ import type { BoreOutcome } from '../bore/judge';
 import { drillingsOf } from '../clean/cleaning';
 import { assignItems } from '../kit/assign';
 import { needsOf } from '../kit/needs-of';
-import type { RouteFacts } from '../route/facts';
+import type { Approved, RouteFacts } from '../route/facts';
 import { routeOf, type Stop, stationNow } from '../route/route';
 import type { TrayWay } from '../strip/part-state';
 import type { Gauging, MarkRecord, SavedVerdict, SetAside, UnitRecord } from './unit-record';
@@ -38,10 +38,25 @@ export const factsOf = (r: UnitRecord): RouteFacts => {
       .map((d) => d.name),
     gauged: currentGauging(r) !== undefined,
     verdict: verdict === undefined ? null : { outcome: verdict.answer.outcome, toDo: verdict.answer.toDo.map((t) => t.text) },
+    approval: approvalOf(r),
+    sleeved: sleevedOf(r),
     uncovered: r.setAside.length === 0 ? null : uncoveredNames(r, r.setAside),
     proof: run?.outcome ?? null,
     signedBy: r.signatures.map((s) => s.personId),
   };
+};
+
+/** A sleeve changes price and promise: the customer is always asked. Of other verdicts only when somebody did. */
+const approvalOf = (r: UnitRecord): Approved | null => {
+  const verdict = currentVerdict(r);
+  const asked = r.approvals.filter((a) => a.verdictId === verdict?.id).at(-1);
+  if (asked !== undefined) return asked.answer ?? 'waiting';
+  return verdict?.answer.outcome === 'sleeve' ? 'to-ask' : null;
+};
+
+const sleevedOf = (r: UnitRecord): RouteFacts['sleeved'] => {
+  const last = r.sleevings.filter((s) => s.sentAt >= r.unit.boreChangedAt).at(-1);
+  return last === undefined ? null : last.backAt === null ? 'out' : 'back';
 };
 
 export const routeOfUnit = (r: UnitRecord): readonly Stop[] => routeOf(factsOf(r));

@@ -1,5 +1,6 @@
 import type { JudgeInput } from '../bore/judge';
-import type { School } from '../bore/mark-verdict';
+import type { MakersLimit } from '../bore/limits';
+import type { School } from '../bore/school';
 import { FAMILY_NAMES } from '../family/family-name';
 import { currentGauging } from './facts-of';
 import type { MarkRecord, UnitRecord } from './unit-record';
@@ -7,7 +8,12 @@ import type { MarkRecord, UnitRecord } from './unit-record';
 /** What a unit's bore is judged from: its geometry, its newest readings, and the marks as the person has them now. Undefined until the piston has been measured. */
 export const judgeInputOf = (
   record: Pick<UnitRecord, 'unit' | 'gaugings'>,
-  entry: { readonly marks: readonly MarkRecord[]; readonly school: School | null; readonly wallMm: number | null },
+  entry: {
+    readonly marks: readonly MarkRecord[];
+    readonly school: School | null;
+    readonly wallMm: number | null;
+    readonly makersLimit?: MakersLimit | null;
+  },
 ): JudgeInput | undefined => {
   const { unit } = record;
   const family = FAMILY_NAMES.find((name) => name === unit.family);
@@ -24,5 +30,6 @@ export const judgeInputOf = (
     bodyTempC: gauging?.bodyTempC,
     gaugeTempC: gauging?.gaugeTempC,
     school: entry.school,
+    makersLimit: entry.makersLimit,
   };
 };

@@ -1,5 +1,6 @@
 import { type BoreOutcome, type JudgeInput, type Judgement, judgeBore } from '../bore/judge';
 import type { Rules } from '../rules/rule-set';
+import { type Schools, withSchool } from '../rules/schools';
 
 /** A judgement as it was saved, with what it was made from. */
 export type JudgedCase = {
@@ -19,9 +20,9 @@ export type Otherwise = {
 };
 
 /** Which bores would be judged otherwise under other rules: another outcome, or another target. */
-export const judgedOtherwise = (cases: readonly JudgedCase[], rules: Rules): readonly Otherwise[] =>
+export const judgedOtherwise = (cases: readonly JudgedCase[], rules: Rules, schools: Schools): readonly Otherwise[] =>
   cases.flatMap(({ tagNo, exit, input, was }) => {
-    const now = judgeBore(input, rules);
+    const now = judgeBore(withSchool(input, schools), rules);
     if (now.outcome === was.outcome && now.targetDiaMm === was.targetDiaMm) return [];
     return [{ tagNo, exit, from: was.outcome, to: now.outcome, fromTargetMm: was.targetDiaMm, toTargetMm: now.targetDiaMm }];
   });

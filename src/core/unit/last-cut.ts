@@ -1,7 +1,7 @@
-import { gaugeBore } from '../bore/gauge';
 import type { Station } from '../bore/station';
 import type { Rules } from '../rules/rule-set';
 import { currentGauging } from './facts-of';
+import { gaugedSets } from './gauged-before';
 import type { BorePass, Gauging, UnitRecord } from './unit-record';
 
 /** A cut that was made and gauged: the bore before it, its passes, and the bore after. */
@@ -13,7 +13,6 @@ export const lastCut = (r: UnitRecord, rules: Rules): LastCut | undefined => {
   const before = r.gaugings.filter((g) => after !== undefined && g.at < after.at).at(-1);
   if (after === undefined || before === undefined || before.readings.length === 0) return undefined;
   const passes = r.passes.filter((p) => p.tool === 'stone' && p.at >= before.at && p.at < after.at);
-  const stations = ({ readings, bodyTempC, gaugeTempC }: Gauging) =>
-    gaugeBore({ readings, material: r.unit.material, bodyTempC, gaugeTempC }, rules).stations;
+  const stations = (g: Gauging) => gaugedSets({ unit: r.unit, gaugings: [g] }, rules)[0]?.stations ?? [];
   return passes.length === 0 ? undefined : { before: stations(before), passes, after: stations(after) };
 };

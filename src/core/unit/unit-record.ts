@@ -3,6 +3,7 @@ import type { Judgement } from '../bore/judge';
 import type { Mark } from '../bore/mark';
 import type { Material } from '../bore/material';
 import type { Reading } from '../bore/reading';
+import type { FixedPoint } from '../bore/underlay';
 import type { MethodName, StuckState, TreatmentResult } from '../clean/treatment';
 import type { Family } from '../family/family';
 import type { UnitKind } from '../family/family-name';
@@ -60,6 +61,10 @@ export type Gauging = {
   readonly personId: string;
   readonly bodyTempC: number | null;
   readonly gaugeTempC: number | null;
+  /** Null where it was not said. */
+  readonly instrumentId: string | null;
+  /** A lead's reason for a gauge whose ring check was overdue. */
+  readonly override: string | null;
   readonly readings: readonly Reading[];
 };
 /** A mark as the shop keeps it: the judged mark, its tag on the map, and a note. */
@@ -158,6 +163,35 @@ export type BorePass = HonePass & {
   readonly drive: Drive;
   readonly note: string;
 };
+/** A photo under the bore map: where four of its points, 0 to 1 from its upper left, lie in the bore. */
+export type Underlay = { readonly id: string; readonly photoId: string; readonly points: readonly FixedPoint[] };
+/** A body that was sent out to be sleeved. */
+export type Sleeving = {
+  readonly id: string;
+  readonly shop: string;
+  readonly material: Material;
+  /** Thinnest wall when it went, mm. */
+  readonly wallMm: number;
+  readonly sentAt: number;
+  readonly promisedAt: number;
+  readonly backAt: number | null;
+  readonly personId: string;
+  readonly note: string;
+};
+/** What the customer was asked about a judgement, and what was answered. */
+export type Approval = {
+  readonly id: string;
+  readonly verdictId: string;
+  readonly at: number;
+  readonly personId: string;
+  /** Added to the price, in the shop's money. */
+  readonly price: number;
+  readonly promisedAt: number;
+  readonly text: string;
+  readonly answer: 'yes' | 'no' | null;
+  readonly answeredAt: number | null;
+  readonly answeredTo: string | null;
+};
 /** A test that was made, or a cause that was confirmed or ruled out. */
 export type Finding = {
   readonly id: string;
@@ -188,6 +222,9 @@ export type UnitRecord = {
   readonly treatments: readonly Treatment[];
   readonly findings: readonly Finding[];
   readonly passes: readonly BorePass[];
+  readonly underlay: Underlay | null;
+  readonly sleevings: readonly Sleeving[];
+  readonly approvals: readonly Approval[];
 };
 
 /** What a unit is, in one line: its family, and its bore where it has one. */

@@ -1,20 +1,25 @@
 import { eq } from 'drizzle-orm';
+import { sayUnfit, whyUnfit } from '@/core/bore/instrument';
 import { type BoreOutcome, type JudgeInput, judgeBore } from '@/core/bore/judge';
-import type { School } from '@/core/bore/mark-verdict';
 import type { Reading } from '@/core/bore/reading';
+import type { School } from '@/core/bore/school';
+import { may } from '@/core/people/role';
 import { ok, type Result } from '@/core/result';
 import { whyNotNow } from '@/core/route/route';
 import type { Station } from '@/core/route/station';
+import { withSchool } from '@/core/rules/schools';
 import { currentGauging, currentVerdict, routeOfUnit } from '@/core/unit/facts-of';
 import { judgeInputOf } from '@/core/unit/judge-input';
 import type { Overrule } from '@/core/unit/overrule';
 import type { MarkRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
-import type { Db } from '../connection';
+import type { Db, Tx } from '../connection';
 import { drop, put } from '../event-payload';
+import { instruments } from '../instruments';
 import { toVerdict } from '../load-unit';
 import { rulesInForce } from '../rules';
 import { verdicts } from '../tables';
+import { makersLimitOf } from './makers-limit';
 import { signOffEdits } from './sign-off';
 
 export type GaugingEntry = {
@@ -22,16 +27,31 @@ export type GaugingEntry = {
   readonly readings: readonly Reading[];
   readonly bodyTempC: number | null;
   readonly gaugeTempC: number | null;
+  /** Which gauge it was; null where the shop keeps none. */
+  readonly instrumentId?: string | null;
+  /** A lead's reason for a gauge that is not fit to measure. */
+  readonly override?: string | null;
 };
 
 /** Saves a gauging and signs the station off. A verdict on earlier readings stands no more. */
 export const saveGauging = (db: Db, change: Change, g: GaugingEntry): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, change, (record, at) => {
+  changeUnit(db, change, async (record, at, tx) => {
     const notNow = whyNotNow('gauge', routeOfUnit(record));
     if (notNow.length > 0) return refused(...notNow);
-    const { gaugingId, readings, ...temps } = g;
+    const { gaugingId, readings, instrumentId = null, override = null, ...temps } = g;
+    const unfit = await unfitGauge(tx, instrumentId, change.at);
+    if (unfit !== undefined && override === null) return refused(unfit);
+    if (unfit !== undefined && !may(change.person.role, 'override')) return refused(unfit, 'Only a lead may gauge with it as it is.');
     return ok([
-      put('gaugings', { id: gaugingId, unitId: record.unit.id, at, personId: change.person.id, ...temps }),
+      put('gaugings', {
+        id: gaugingId,
+        unitId: record.unit.id,
+        at,
+        personId: change.person.id,
+        ...temps,
+        instrumentId,
+        override: unfit === undefined ? null : override,
+      }),
       ...readings.map((r, seq) => put('readings', { id: `${gaugingId}-${seq}`, gaugingId, seq, ...r })),
       put('steps', {
         id: `${record.unit.id}-gauge`,
@@ -40,12 +60,22 @@ export const saveGauging = (db: Db, change: Change, g: GaugingEntry): Promise<Re
         at,
         personId: change.person.id,
         note: '',
-        override: null,
-        unmet: [],
+        override: unfit === undefined ? null : override,
+        unmet: unfit === undefined ? [] : [unfit],
       }),
       drop('steps', `${record.unit.id}-judge`),
     ]);
   });
+
+/** Why a gauge may not be used, in words; undefined when it may. A shop that keeps its gauges on record says which it was. */
+const unfitGauge = async (tx: Tx, instrumentId: string | null, now: number): Promise<string | undefined> => {
+  const all = await instruments(tx);
+  if (instrumentId === null) return all.length === 0 ? undefined : 'Say which gauge it was.';
+  const used = all.find((i) => i.id === instrumentId);
+  if (used === undefined) return 'That gauge is not in use in this shop.';
+  const why = whyUnfit(used, (await rulesInForce(tx)).rules, now);
+  return why === undefined ? undefined : sayUnfit(used.name, why);
+};
 
 export type JudgementEntry = {
   readonly verdictId: string;
@@ -62,9 +92,9 @@ export const saveJudgement = (db: Db, change: Change, j: JudgementEntry): Promis
     const gauging = currentGauging(record);
     if (gauging === undefined) return refused('The bore has not been gauged as it is now.');
     const rules = await rulesInForce(tx);
-    const input: JudgeInput | undefined = judgeInputOf(record, j);
+    const input: JudgeInput | undefined = judgeInputOf(record, { ...j, makersLimit: await makersLimitOf(tx, record) });
     if (input === undefined) return refused('The piston has not been measured: record its diameter at Strip.');
-    const answer = judgeBore(input, rules.rules);
+    const answer = judgeBore(withSchool(input, rules.schools), rules.rules);
     const verdict = {
       id: j.verdictId,
       unitId: record.unit.id,

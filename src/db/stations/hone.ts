@@ -4,7 +4,8 @@ import type { HonePass } from '@/core/hone/cutting-rate';
 import { GritDoor } from '@/core/hone/hone-door';
 import { ok, type Result } from '@/core/result';
 import { whyNotNow } from '@/core/route/route';
-import { routeOfUnit } from '@/core/unit/facts-of';
+import { sayWhyNot, whyNotDone } from '@/core/route/why-not';
+import { factsOf, routeOfUnit } from '@/core/unit/facts-of';
 import type { BorePass } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
 import type { Db, Reader } from '../connection';
@@ -18,7 +19,8 @@ export type NewPass = Omit<BorePass, 'id' | 'at' | 'personId'>;
 export const logPass = (db: Db, change: Change, pass: NewPass): Promise<Result<Changed, ChangeError>> =>
   changeUnit(db, change, (record, at) => {
     const notNow = whyNotNow('hone', routeOfUnit(record));
-    if (notNow.length > 0) return refused(...notNow);
+    const unmet = notNow.length > 0 ? notNow : whyNotDone('hone', factsOf(record)).map(sayWhyNot);
+    if (unmet.length > 0) return refused(...unmet);
     const { id, material } = record.unit;
     return ok([put('honePasses', { ...pass, id: change.eventId, unitId: id, at, personId: change.person.id, material })]);
   });

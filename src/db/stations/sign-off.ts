@@ -46,20 +46,18 @@ export const signOffEdits = (record: UnitRecord, change: Change, s: SignOff): Re
   );
 };
 
-/** The bore was cut or sleeved: the station is signed off, and gauging and judging are asked for again. */
-export const boreChanged = (
-  db: Db,
-  change: Change,
-  station: 'hone' | 'sleeve',
-  note: string,
-  material: Material | null,
-): Promise<Result<Changed, ChangeError>> =>
+/** The bore was cut: Hone is signed off, and gauging and judging are asked for again. */
+export const boreCut = (db: Db, change: Change, note: string): Promise<Result<Changed, ChangeError>> =>
   changeUnit(db, change, (record, at) => {
-    const done = signOffEdits(record, { ...change, at }, { station, note, override: null });
-    if (!done.ok) return done;
-    const again = reopenedBy(station).map((x) => drop('steps', `${record.unit.id}-${x}`));
-    return ok([done.value, ...again, put('units', { ...record.unit, boreChangedAt: at, material: material ?? record.unit.material })]);
+    const done = signOffEdits(record, { ...change, at }, { station: 'hone', note, override: null });
+    return done.ok ? ok([done.value, ...boreChangedEdits(record, 'hone', at, record.unit.material)]) : done;
   });
+
+/** What follows from a bore that is another now: it is gauged and judged again. */
+export const boreChangedEdits = (record: UnitRecord, by: 'hone' | 'sleeve', at: number, material: Material): readonly Edit[] => [
+  ...reopenedBy(by).map((s) => drop('steps', `${record.unit.id}-${s}`)),
+  put('units', { ...record.unit, boreChangedAt: at, material }),
+];
 
 /**
  * A lead opens a station again: its sign-off and all later ones fall, signatures too, and before close-up the parts come out again.

@@ -1,7 +1,9 @@
 import { scaleLinear } from 'd3-scale';
 import type { BoreForm } from '@/core/bore/gauge';
 import { sayDia, sayLength } from '@/core/quantity/say';
+import { sayDate } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
+import type { GaugedSet } from '@/core/unit/gauged-before';
 
 const [WIDTH, HEIGHT, LEFT, RIGHT] = [830, 150, 60, 90];
 
@@ -12,6 +14,7 @@ export function Profile({
   nominalMm,
   limitMm,
   targetMm,
+  earlier = [],
   units,
 }: {
   readonly form: BoreForm;
@@ -19,9 +22,18 @@ export function Profile({
   readonly nominalMm: number;
   readonly limitMm?: number | undefined;
   readonly targetMm?: number | null | undefined;
+  /** As it was gauged before. */
+  readonly earlier?: readonly GaugedSet[];
   readonly units: Units;
 }) {
-  const all = [form.maxMm, form.minMm, nominalMm, ...(limitMm === undefined ? [] : [limitMm]), ...(targetMm == null ? [] : [targetMm])];
+  const all = [
+    ...earlier.flatMap((e) => e.stations.map((s) => s.meanMm)),
+    form.maxMm,
+    form.minMm,
+    nominalMm,
+    ...(limitMm === undefined ? [] : [limitMm]),
+    ...(targetMm == null ? [] : [targetMm]),
+  ];
   const x = scaleLinear([0, lengthMm], [LEFT, WIDTH - RIGHT]);
   const y = scaleLinear([Math.min(...all) - 0.008, Math.max(...all) + 0.012], [HEIGHT - 14, 12]);
   const means = form.stations.map((s) => [x(s.xMm), y(s.meanMm)] as const);
@@ -51,6 +63,15 @@ export function Profile({
       {level(nominalMm, 'nominal', 'var(--ink2)', '1 3', true)}
       {limitMm !== undefined && level(limitMm, 'limit', 'var(--red)')}
       {targetMm != null && level(targetMm, 'target', 'var(--ink)', '5 3', true)}
+      {earlier.map((e, i) => (
+        <g key={e.at} stroke="var(--ink2)" strokeDasharray={`${4 + 3 * i} 3`} fill="none">
+          <title>{`gauged ${sayDate(e.at)}`}</title>
+          <path d={`M${e.stations.map((s) => `${x(s.xMm)} ${y(s.meanMm)}`).join('L')}`} />
+          {e.stations.map((s) => (
+            <path key={s.xMm} d={`M${x(s.xMm) - 3} ${y(s.meanMm) - 3}l6 6m0 -6l-6 6`} strokeDasharray="none" />
+          ))}
+        </g>
+      ))}
       {means.length > 1 && <path d={`M${band}Z`} fill="var(--act)" opacity="0.16" />}
       <path d={`M${means.map((p) => p.join(' ')).join('L')}`} stroke="var(--act)" strokeWidth="1.5" fill="none" />
       {form.stations.map((s, i) => {

@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 
 /** How many steps back are kept. */
 const MOST_STEPS = 200;
@@ -10,9 +10,13 @@ type History<T> = { readonly past: readonly T[]; readonly now: T; readonly futur
 /** A value whose changes can be undone and done again, as long as the page stands. */
 export function useHistory<T>(start: T) {
   const [{ past, now, future }, set] = useState<History<T>>({ past: [], now: start, future: [] });
+  const change = useCallback(
+    (next: (now: T) => T): void => set((h) => ({ past: [...h.past, h.now].slice(-MOST_STEPS), now: next(h.now), future: [] })),
+    [],
+  );
   return {
     now,
-    change: (next: T): void => set((h) => ({ past: [...h.past, h.now].slice(-MOST_STEPS), now: next, future: [] })),
+    change,
     undo: past.length === 0 ? undefined : (): void => set((h) => moved(h)),
     redo: future.length === 0 ? undefined : (): void => set((h) => swapped(moved(swapped(h)))),
   };

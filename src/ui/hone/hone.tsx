@@ -60,7 +60,7 @@ export function Hone({
   readonly rates: { readonly all: readonly LearnedRate[]; readonly others: readonly LearnedRate[] };
   readonly units: Units;
   readonly rules: Rules;
-  readonly actions: { readonly logPass: SaveAction; readonly boreChanged: SaveAction };
+  readonly actions: { readonly logPass: SaveAction; readonly boreCut: SaveAction };
   readonly open: boolean;
   readonly now: number;
   readonly ledger: ReactNode;
@@ -144,14 +144,7 @@ export function Hone({
       {open && (
         <section className="mt-4">
           <h3 className="head mb-1">{plan.outcome === 'cut' ? 'ENOUGH FOR NOW, OR DONE ELSEWHERE' : 'DONE'}</h3>
-          <BoreChange
-            key={passes.length}
-            target={target}
-            station="hone"
-            suggested={sayHoned(passes)}
-            open={open}
-            boreChanged={actions.boreChanged}
-          />
+          <BoreChange key={passes.length} target={target} suggested={sayHoned(passes)} open={open} boreCut={actions.boreCut} />
         </section>
       )}
     </StationFrame>

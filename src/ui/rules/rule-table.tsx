@@ -3,10 +3,12 @@
 import { useState } from 'react';
 import type { Result } from '@/core/result';
 import { RULE_NAMES, RULES, type RuleName, type Rules } from '@/core/rules/rule-set';
+import type { Schools } from '@/core/rules/schools';
 import type { Otherwise } from '@/core/unit/judged-otherwise';
 import { type SaveError, saySaveError } from '@/core/wire/save-error';
 import { Scroll } from '../unit/scroll';
 import { Preview } from './preview';
+import { SchoolTable } from './school-table';
 
 type Ask<T> = (input: unknown) => Promise<Result<T, SaveError>>;
 type Previewed = { readonly judged: number; readonly otherwise: readonly Otherwise[] };
@@ -15,21 +17,25 @@ type Previewed = { readonly judged: number; readonly otherwise: readonly Otherwi
 export function RuleTable({
   version,
   rules,
+  schools: inForce,
   open,
   preview,
   save,
 }: {
   readonly version: number;
   readonly rules: Rules;
+  readonly schools: Schools;
   readonly open: boolean;
   readonly preview: Ask<Previewed>;
   readonly save: Ask<unknown>;
 }) {
   const [typed, setTyped] = useState<Readonly<Partial<Record<RuleName, string>>>>({});
+  const [schools, setSchools] = useState(inForce);
   const [note, setNote] = useState('');
   const [told, setTold] = useState<readonly string[]>([]);
   const [seen, setSeen] = useState<Previewed>();
   const changed = RULE_NAMES.filter((name) => typed[name] !== undefined && numberOf(typed[name]) !== rules[name]);
+  const none = changed.length === 0 && schools === inForce;
   const edited = { ...rules, ...Object.fromEntries(changed.map((name) => [name, numberOf(typed[name] ?? '')])) };
   const ask = async <T,>(action: Ask<T>, input: unknown): Promise<T | undefined> => {
     const result = await action(input).catch(() => undefined);
@@ -41,7 +47,7 @@ export function RuleTable({
     <form
       onSubmit={(e) => {
         e.preventDefault();
-        void ask(save, { after: version, note, rules: edited });
+        void ask(save, { after: version, note, rules: edited, schools });
       }}
     >
       <Scroll label="Rules">
@@ -83,6 +89,14 @@ export function RuleTable({
           </tbody>
         </table>
       </Scroll>
+      <SchoolTable
+        schools={schools}
+        open={open}
+        onChange={(s) => {
+          setSchools(s);
+          setSeen(undefined);
+        }}
+      />
       {open && (
         <div className="sticky bottom-0 mt-3 border-t border-line bg-ground py-2">
           <div role="alert">
@@ -97,8 +111,8 @@ export function RuleTable({
             <button
               type="button"
               className="btn-quiet"
-              disabled={changed.length === 0}
-              onClick={() => void ask(preview, { rules: edited }).then(setSeen)}
+              disabled={none}
+              onClick={() => void ask(preview, { rules: edited, schools }).then(setSeen)}
             >
               Which units would it change?
             </button>
@@ -106,7 +120,7 @@ export function RuleTable({
               Why it changes
               <input className="field w-80" value={note} maxLength={300} onChange={(e) => setNote(e.target.value)} />
             </label>
-            <button type="submit" className="btn" disabled={changed.length === 0 || note.trim().length < 3}>
+            <button type="submit" className="btn" disabled={none || note.trim().length < 3}>
               Save as version {version + 1}
             </button>
           </div>

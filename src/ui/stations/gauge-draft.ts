@@ -1,4 +1,5 @@
 import type { Reading } from '@/core/bore/reading';
+import type { SentReading } from '@/core/bore/sent-reading';
 import { parseLength, parseTemperature } from '@/core/quantity/parse';
 import { MM_PER_INCH, type Units } from '@/core/quantity/units';
 
@@ -23,7 +24,7 @@ export const gridOf = (readings: readonly Reading[], units: Units): Pick<Draft, 
     if (row === undefined) rows.push({ xMm: r.xMm, taken: new Map([[r.clockDeg, r.diaMm]]) });
     else row.taken.set(r.clockDeg, r.diaMm);
   }
-  const figure = (mm: number): string => String(Number((units.length === 'mm' ? mm : mm / MM_PER_INCH).toFixed(7)));
+  const figure = (mm: number): string => figureIn(mm, units);
   return {
     clocks,
     depths: rows.map((r) => figure(r.xMm)),
@@ -90,4 +91,30 @@ export const readGrid = (draft: Draft, units: Units): GridRead => {
     gaugeTempC: temperature(draft.gaugeTemp, 'Gauge'),
     faults: [...new Set(faults)],
   };
+};
+
+/** The draft with what a gauge sent: where it says, or in the next cell that is empty. A depth or clock that the grid lacks is added. */
+export const withSent = (draft: Draft, sent: readonly SentReading[], units: Units): Draft => {
+  let filled = draft;
+  for (const reading of sent) filled = withOne(filled, reading, units);
+  return filled;
+};
+
+const withOne = (d: Draft, r: SentReading, units: Units): Draft => {
+  const text = figureIn(r.diaMm, units);
+  if (r.xMm == null || r.clockDeg == null) {
+    const places = d.depths.flatMap((_, i) => d.clocks.map((__, j) => `${i}-${j}`));
+    const empty = places.find((key) => (d.cells[key] ?? '').trim() === '');
+    return empty === undefined ? d : { ...d, cells: { ...d.cells, [empty]: text } };
+  }
+  const depths = d.depths.some((t) => near(t, r.xMm as number, units)) ? d.depths : [...d.depths, figureIn(r.xMm, units)];
+  const clocks = d.clocks.includes(r.clockDeg) ? d.clocks : [...d.clocks, r.clockDeg];
+  const row = depths.findIndex((t) => near(t, r.xMm as number, units));
+  return { ...d, depths, clocks, cells: { ...d.cells, [`${row}-${clocks.indexOf(r.clockDeg)}`]: text } };
+};
+
+const figureIn = (mm: number, units: Units): string => String(Number((units.length === 'mm' ? mm : mm / MM_PER_INCH).toFixed(7)));
+const near = (text: string, mm: number, units: Units): boolean => {
+  const read = parseLength(text, units.length);
+  return read.ok && Math.abs(read.value - mm) < 0.05;
 };

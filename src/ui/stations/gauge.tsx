@@ -3,12 +3,16 @@
 import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
 import { uuidv7 } from 'uuidv7';
 import { gaugeBore } from '@/core/bore/gauge';
+import type { Instrument } from '@/core/bore/instrument';
 import type { Material } from '@/core/bore/material';
 import { SHAPE_WORDS } from '@/core/bore/shape';
 import { GRID_CLOCKS } from '@/core/bore/suggest-grid';
 import { sayDia, sayLength, sayTemperature } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
+import type { Result } from '@/core/result';
 import type { Rules } from '@/core/rules/rule-set';
+import type { GaugedSet } from '@/core/unit/gauged-before';
+import type { SaveError } from '@/core/wire/save-error';
 import { Profile } from '../drawing/profile';
 import { AngleField } from '../field/quantity-field';
 import { SaveNote } from '../save/save-note';
@@ -18,7 +22,9 @@ import { Scroll } from '../unit/scroll';
 import { StationFrame } from '../unit/station-frame';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { ImportReadings } from './csv-import';
-import { type Draft, gridOf, inUnits, readGrid } from './gauge-draft';
+import { type Draft, gridOf, inUnits, readGrid, withSent } from './gauge-draft';
+import { InstrumentPick } from './instrument-pick';
+import { useGaugeLine } from './use-gauge-line';
 
 /** The gauge grid: depths down, clock across. An instrument that types a number and Enter fills it; the form of the bore is computed with every reading. */
 export function Gauge({
@@ -30,6 +36,11 @@ export function Gauge({
   nominalMm,
   units,
   rules,
+  instruments,
+  earlier,
+  mayOverride,
+  now,
+  checkRing,
   save: saveAction,
   open,
   ledger,
@@ -43,6 +54,11 @@ export function Gauge({
   readonly nominalMm: number;
   readonly units: Units;
   readonly rules: Rules;
+  readonly instruments: readonly Instrument[];
+  readonly earlier: readonly GaugedSet[];
+  readonly mayOverride: boolean;
+  readonly now: number;
+  readonly checkRing: (input: unknown) => Promise<Result<unknown, SaveError>>;
   readonly save: SaveAction;
   readonly open: boolean;
   readonly ledger: ReactNode;
@@ -56,6 +72,10 @@ export function Gauge({
     bodyTemp: '',
     gaugeTemp: '',
   });
+  // A bench keeps its gauge.
+  const [instrumentId, setInstrument] = useDraft('gauge-instrument', '');
+  const [override, setOverride] = useState('');
+  const instrument = instruments.find((i) => i.id === instrumentId) ?? (instruments.length === 1 ? instruments[0] : undefined);
   const draft = useMemo(() => inUnits(kept, units), [kept, units]);
   const { save, saving, acceptTheirs } = useSave(saveAction, target);
   const grid = useRef<HTMLTableElement>(null);
@@ -80,8 +100,16 @@ export function Gauge({
     if (cell) cell.focus();
     else saveButton.current?.focus();
   };
+  useGaugeLine(open && instrument?.posts ? instrument.id : undefined, (sent) => setDraft(withSent(draft, sent, units)));
   const submit = async (): Promise<void> => {
-    const result = await save({ gaugingId: uuidv7(), readings: read.readings, bodyTempC: read.bodyTempC, gaugeTempC: read.gaugeTempC });
+    const result = await save({
+      gaugingId: uuidv7(),
+      readings: read.readings,
+      bodyTempC: read.bodyTempC,
+      gaugeTempC: read.gaugeTempC,
+      instrumentId: instrument?.id ?? null,
+      override: override.trim() === '' ? null : override.trim(),
+    });
     if (result.ok) dropDraft();
   };
 
@@ -140,6 +168,21 @@ export function Gauge({
         </section>
       }
     >
+      {open && (
+        <InstrumentPick
+          instruments={instruments}
+          chosen={instrument}
+          onPick={setInstrument}
+          override={override}
+          onOverride={setOverride}
+          mayOverride={mayOverride}
+          nominalMm={nominalMm}
+          units={units}
+          rules={rules}
+          now={now}
+          checkRing={checkRing}
+        />
+      )}
       <Scroll label="Readings">
         <table ref={grid} className="w-full border-collapse bg-sheet">
           <thead>
@@ -223,7 +266,7 @@ export function Gauge({
         </div>
       )}
       {open && <ImportReadings tag={tag} onTake={(rows) => setDraft({ ...draft, ...gridOf(rows, units) })} />}
-      {form !== undefined && <Profile form={form} lengthMm={lengthMm} nominalMm={nominalMm} units={units} />}
+      {form !== undefined && <Profile form={form} lengthMm={lengthMm} nominalMm={nominalMm} earlier={earlier} units={units} />}
     </StationFrame>
   );
 }

@@ -1,38 +1,31 @@
 'use client';
 
-import { type ReactNode, useMemo, useState } from 'react';
+import { type ReactNode, useCallback, useMemo, useState } from 'react';
 import { uuidv7 } from 'uuidv7';
 import { formOf, type JudgeInput, judgeBore } from '@/core/bore/judge';
-import { MARK_KINDS, MARK_WORDS, type MarkKind } from '@/core/bore/mark';
-import { SCHOOLS, type School } from '@/core/bore/mark-verdict';
+import { SCHOOL_WORDS, SCHOOLS, type School } from '@/core/bore/school';
 import type { Geometry } from '@/core/family/geometry';
-import { sayDia, sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
-import type { MarkRecord, Photo } from '@/core/unit/unit-record';
-import { BoreMap, type Patch } from '../drawing/bore-map';
+import { type Schools, withSchool } from '@/core/rules/schools';
+import type { GaugedSet } from '@/core/unit/gauged-before';
+import type { MarkRecord, Photo, SavedVerdict, Underlay } from '@/core/unit/unit-record';
+import type { Patch } from '../bore-map/map-marks';
+import { MapWithPhoto } from '../bore-map/map-with-photo';
 import { Profile } from '../drawing/profile';
-import { OUTCOME_WORDS, VerdictSign } from '../drawing/verdict-sign';
-import { AngleField, DepthField, LengthField } from '../field/quantity-field';
+import { LengthField } from '../field/quantity-field';
 import { useHistory } from '../field/use-history';
-import { CameraButton } from '../photo/camera-button';
 import { SendingNote } from '../photo/sending-note';
-import { Thumbs } from '../photo/thumbs';
 import { usePhotos } from '../photo/use-photos';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
-import { Scroll } from '../unit/scroll';
 import { StationFrame } from '../unit/station-frame';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { ImportMarks } from './csv-import';
+import { MarksTable } from './marks-table';
+import { Rejudged } from './rejudged';
 import { VerdictPanel } from './verdict-panel';
 import { WouldChange } from './would-change';
-
-const SCHOOL_WORDS: { readonly [S in School]: string } = {
-  'hone-to-limit': 'hone to the limit',
-  'keep-the-skin': 'keep the skin',
-  'sleeve-first': 'sleeve first',
-};
 
 /** Marks on the unrolled bore and in a table, and the verdict that moves with every keystroke. Nothing is recorded before it is saved. */
 export function Judge({
@@ -44,6 +37,12 @@ export function Judge({
   geometry,
   units,
   rules,
+  schools,
+  saved,
+  underlay,
+  earlier,
+  now,
+  layPhoto,
   save: saveAction,
   open,
   ledger,
@@ -57,6 +56,13 @@ export function Judge({
   readonly geometry: Geometry;
   readonly units: Units;
   readonly rules: Rules;
+  readonly schools: Schools;
+  /** The judgement on record. */
+  readonly saved: Pick<SavedVerdict, 'at' | 'answer'> | undefined;
+  readonly underlay: Underlay | null;
+  readonly earlier: readonly GaugedSet[];
+  readonly now: number;
+  readonly layPhoto: SaveAction;
   readonly save: SaveAction;
   readonly open: boolean;
   readonly ledger: ReactNode;
@@ -79,15 +85,26 @@ export function Judge({
       marks: marks.map(({ name, note: _, id: __, ...m }) => ({ ...m, id: name })),
     };
     const under = whatIfLimit === null ? rules : { ...rules, clearanceMaxMm: whatIfLimit };
-    return { asked, rules: under, answer: judgeBore(asked, under, gauge) };
-  }, [input, marks, school, wallMm, whatIfLimit, rules, gauge]);
+    return { asked, rules: under, answer: judgeBore(withSchool(asked, schools), under, gauge) };
+  }, [input, marks, school, schools, wallMm, whatIfLimit, rules, gauge]);
   const { answer } = judged;
-  const outcomeOf = (name: string) => answer.marks.find((m) => m.id === name);
-  const change = (id: string, news: Partial<MarkRecord>): void => setMarks(marks.map((m) => (m.id === id ? { ...m, ...news } : m)));
+  const judgedMarks = useMemo(() => new Map(answer.marks.map((m) => [m.id, m])), [answer]);
+  const mapMarks = useMemo(() => marks.map((m) => ({ ...m, outcome: judgedMarks.get(m.name)?.outcome ?? null })), [marks, judgedMarks]);
+  const stationsMm = useMemo(() => gauge?.stations.map((s) => s.xMm) ?? [], [gauge]);
+  const savedIds = useMemo(() => new Set(savedMarks.map((m) => m.id)), [savedMarks]);
+  const change = useCallback(
+    (id: string, news: Partial<MarkRecord>): void => setMarks((all) => all.map((m) => (m.id === id ? { ...m, ...news } : m))),
+    [setMarks],
+  );
+  const remove = useCallback((id: string): void => setMarks((all) => all.filter((m) => m.id !== id)), [setMarks]);
+  const hang = useCallback(
+    (files: readonly File[], id: string, name: string): void => void send(files, { kind: 'mark', id }, name),
+    [send],
+  );
   const add = (patch: Patch): void => {
     const numbers = marks.map((m) => Number(m.name.slice(1))).filter(Number.isFinite);
     const mark: MarkRecord = { id: uuidv7(), name: `m${Math.max(0, ...numbers) + 1}`, kind: 'pit', cleaned: true, note: '', ...patch };
-    setMarks([...marks, mark]);
+    setMarks((all) => [...all, mark]);
     setChosen(mark.id);
   };
   const askedWhatIf = whatIfLimit !== null;
@@ -101,6 +118,7 @@ export function Judge({
         <section className="mb-4" aria-live="polite">
           <h2 className="head mb-2">{askedWhatIf ? 'WHAT IF · NOT FOR THE RECORD' : 'JUDGEMENT'}</h2>
           <VerdictPanel answer={answer} pistonDiaMm={input.pistonDiaMm} units={units} />
+          {saved !== undefined && !askedWhatIf && <Rejudged saved={saved} answer={answer} units={units} now={now} />}
           <WouldChange judged={judged} chosen={marks.find((m) => m.id === chosen)?.name} units={units} />
           {open && (
             <div className="mt-4 grid gap-2">
@@ -157,167 +175,37 @@ export function Judge({
         </section>
       }
     >
-      <BoreMap
+      <MapWithPhoto
+        target={target}
+        tag={tag}
         geometry={geometry}
         lanes={answer.lanes}
-        marks={marks.map((m) => ({ ...m, outcome: outcomeOf(m.name)?.outcome ?? null }))}
-        stationsMm={answer.gauge?.stations.map((s) => s.xMm) ?? []}
+        marks={mapMarks}
+        stationsMm={stationsMm}
         units={units}
         chosen={chosen}
         onChoose={setChosen}
         onDraw={open ? add : undefined}
+        onMove={open ? change : undefined}
+        onRemove={open ? remove : undefined}
+        photos={photos}
+        underlay={underlay}
+        layPhoto={layPhoto}
+        open={open}
       />
-      <Scroll label="Marks" className="mt-2">
-        <table className="w-full border-collapse">
-          <thead>
-            <tr>
-              {[
-                'Mark',
-                'Kind',
-                `From, ${units.length}`,
-                'To',
-                'Clock',
-                'to',
-                'Deep, µm',
-                '±',
-                'Clean',
-                'Needs ⌀',
-                'Judged',
-                'Photo',
-                '',
-              ].map((h) => (
-                <th key={h} scope="col" className="th">
-                  {h}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {marks.map((m) => {
-              const judged = outcomeOf(m.name);
-              return (
-                <tr key={m.id} className={m.id === chosen ? 'bg-tint2' : ''} onFocus={() => setChosen(m.id)}>
-                  <th scope="row" className="cell font-bold">
-                    {m.name}
-                  </th>
-                  <td className="cell">
-                    <select
-                      className="field w-28"
-                      aria-label={`Kind of ${m.name}`}
-                      disabled={!open}
-                      value={m.kind}
-                      onChange={(e) => change(m.id, { kind: e.target.value as MarkKind })}
-                    >
-                      {MARK_KINDS.map((k) => (
-                        <option key={k} value={k}>
-                          {MARK_WORDS[k]}
-                        </option>
-                      ))}
-                    </select>
-                  </td>
-                  {(['x0Mm', 'x1Mm'] as const).map((end) => (
-                    <td key={end} className="cell">
-                      <LengthField
-                        label={`${m.name} ${end === 'x0Mm' ? 'from' : 'to'}`}
-                        hideLabel
-                        className="w-16"
-                        value={m[end]}
-                        disabled={!open}
-                        units={units}
-                        onSay={(mm) =>
-                          mm !== null &&
-                          change(m.id, end === 'x0Mm' ? { x0Mm: mm, x1Mm: Math.max(mm, m.x1Mm) } : { x1Mm: mm, x0Mm: Math.min(mm, m.x0Mm) })
-                        }
-                      />
-                    </td>
-                  ))}
-                  {(['clock0Deg', 'clock1Deg'] as const).map((end) => (
-                    <td key={end} className="cell">
-                      <AngleField
-                        label={`${m.name} clock ${end === 'clock0Deg' ? 'from' : 'to'}`}
-                        hideLabel
-                        className="w-14"
-                        value={m[end]}
-                        disabled={!open}
-                        say="typing"
-                        onSay={(deg) => change(m.id, { [end]: deg ?? 0 })}
-                      />
-                    </td>
-                  ))}
-                  <td className="cell">
-                    <DepthField
-                      label={`${m.name} depth`}
-                      hideLabel
-                      className="w-14"
-                      value={m.depthUm ?? null}
-                      disabled={!open}
-                      say="typing"
-                      onSay={(depthUm) => change(m.id, { depthUm })}
-                    />
-                  </td>
-                  <td className="cell">
-                    <DepthField
-                      label={`${m.name} depth uncertainty`}
-                      hideLabel
-                      className="w-14"
-                      value={m.depthUncertaintyUm ?? null}
-                      disabled={!open}
-                      say="typing"
-                      onSay={(depthUncertaintyUm) => change(m.id, { depthUncertaintyUm })}
-                    />
-                  </td>
-                  <td className="cell text-center">
-                    <input
-                      type="checkbox"
-                      className="size-5 accent-act"
-                      aria-label={`${m.name} cleaned`}
-                      disabled={!open}
-                      checked={m.cleaned}
-                      onChange={(e) => change(m.id, { cleaned: e.target.checked })}
-                    />
-                  </td>
-                  <td className="cell">{judged?.needsDiaMm == null ? '–' : sayDia(judged.needsDiaMm, units)}</td>
-                  <td className="cell min-w-36">
-                    <span className="flex items-center gap-1.5 whitespace-nowrap">
-                      <VerdictSign outcome={judged?.outcome ?? null} />
-                      {judged === undefined ? '' : OUTCOME_WORDS[judged.outcome].toLowerCase()}
-                    </span>
-                    {judged !== undefined && (
-                      <span className="block text-[12px] text-ink2">
-                        {judged.zone === 'clear' ? `${sayLength(judged.distanceMm, units)} ${units.length} off ` : `${judged.zone}, `}
-                        {judged.nearestSealId.replaceAll('-', ' ')}
-                      </span>
-                    )}
-                  </td>
-                  <td className="cell">
-                    <span className="flex w-11 flex-wrap gap-1">
-                      <Thumbs photos={photos.filter((p) => p.onKind === 'mark' && p.onId === m.id)} among={photos} />
-                      {savedMarks.some((s) => s.id === m.id) && (
-                        <CameraButton
-                          label={`Photo of ${m.name}`}
-                          onPick={(files) => void send(files, { kind: 'mark', id: m.id }, m.name)}
-                        />
-                      )}
-                    </span>
-                  </td>
-                  <td className="cell">
-                    {open && (
-                      <button
-                        type="button"
-                        className="min-h-[44px] px-1 text-act"
-                        aria-label={`Remove ${m.name}`}
-                        onClick={() => setMarks(marks.filter((x) => x.id !== m.id))}
-                      >
-                        remove
-                      </button>
-                    )}
-                  </td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
-      </Scroll>
+      <MarksTable
+        marks={marks}
+        judged={judgedMarks}
+        savedIds={savedIds}
+        photos={photos}
+        chosen={chosen}
+        units={units}
+        open={open}
+        onChoose={setChosen}
+        onChange={change}
+        onRemove={remove}
+        onPhoto={hang}
+      />
       <SendingNote sending={sending} />
       {open && (
         <div className="mt-2 flex flex-wrap gap-2">
@@ -342,7 +230,10 @@ export function Judge({
         <ImportMarks
           tag={tag}
           onTake={(rows) =>
-            setMarks([...marks.filter((m) => !rows.some((r) => r.id === m.name)), ...rows.map((r) => ({ ...r, id: uuidv7(), name: r.id }))])
+            setMarks((all) => [
+              ...all.filter((m) => !rows.some((r) => r.id === m.name)),
+              ...rows.map((r) => ({ ...r, id: uuidv7(), name: r.id })),
+            ])
           }
         />
       )}
@@ -353,6 +244,7 @@ export function Judge({
           nominalMm={geometry.nominalMm}
           limitMm={answer.limitDiaMm}
           targetMm={answer.targetDiaMm}
+          earlier={earlier}
           units={units}
         />
       )}

@@ -25,12 +25,21 @@ export default async function RulesPage() {
         <Go className="font-bold text-act" href="/rules/causes">
           causes and how often they are met
         </Go>
+        ,{' '}
+        <Go className="font-bold text-act" href="/rules/gauges">
+          gauges and their ring checks
+        </Go>
+        ,{' '}
+        <Go className="font-bold text-act" href="/outbox">
+          messages to customers
+        </Go>
         .
       </p>
       <RuleTable
         key={set.version}
         version={set.version}
         rules={set.rules}
+        schools={set.schools}
         open={may(person.role, 'rules')}
         preview={previewRulesAction}
         save={saveRulesAction}

@@ -8,6 +8,7 @@ import type { Stop } from '@/core/route/route';
 import { STATION_WORDS, STATIONS, type Station } from '@/core/route/station';
 import { sayWhyNot, whyNotDone } from '@/core/route/why-not';
 import type { Rules } from '@/core/rules/rule-set';
+import type { Schools } from '@/core/rules/schools';
 import { drawnParts } from '@/core/unit/drawn-parts';
 import { factsOf, judgedMarks, routeOfUnit, trayWayOf } from '@/core/unit/facts-of';
 import { foldHistory, undoable } from '@/core/unit/history';
@@ -37,6 +38,7 @@ export type AtStation = {
   readonly everyone: readonly Person[];
   readonly units: Units;
   readonly rules: Rules;
+  readonly schools: Schools;
   readonly inShop: boolean;
   /** It is this station's turn, and this person may do its work. */
   readonly atWork: boolean;
@@ -72,7 +74,12 @@ export const stationPage = (station: Station, work: (at: AtStation) => ReactNode
     if (record === undefined) notFound();
     const { unit } = record;
     const person = await personOrSignIn();
-    const [units, { rules }, people, history] = await Promise.all([unitsOf(), rulesInForce(db), everyone(db), historyOf(db, unit.id)]);
+    const [units, { rules, schools }, people, history] = await Promise.all([
+      unitsOf(),
+      rulesInForce(db),
+      everyone(db),
+      historyOf(db, unit.id),
+    ]);
     const steps = foldHistory(history);
     const now = Date.now();
     const route = routeOfUnit(record);
@@ -88,6 +95,7 @@ export const stationPage = (station: Station, work: (at: AtStation) => ReactNode
       everyone: people,
       units,
       rules,
+      schools,
       inShop,
       atWork: inShop && stop?.state === 'now' && may(person.role, 'bench'),
       unmet: whyNotDone(station, factsOf(record)).map(sayWhyNot),

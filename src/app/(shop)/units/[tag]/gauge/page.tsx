@@ -1,15 +1,20 @@
 import { suggestDepths } from '@/core/bore/suggest-grid';
+import { may } from '@/core/people/role';
 import { sayDia } from '@/core/quantity/say';
+import { gaugedSets } from '@/core/unit/gauged-before';
 import { tagOf } from '@/core/unit/unit-record';
+import { theDb } from '@/db/connection';
+import { instruments } from '@/db/instruments';
 import { Gauge } from '@/ui/stations/gauge';
 import { saveGaugingAction } from '../../../../actions/bore';
+import { checkRingAction } from '../../../../actions/instruments';
 import { NoBore } from '../_station/no-bore';
 import { NotNow } from '../_station/not-now';
 import { type AtStation, stationPage, titled } from '../_station/station-page';
 
 export const generateMetadata = titled('gauge');
 
-export default stationPage('gauge', (at) => {
+export default stationPage('gauge', async (at) => {
   const { unit, gaugings } = at.record;
   if (unit.geometry === null) return <NoBore ledger={at.ledger} />;
   return (
@@ -23,6 +28,11 @@ export default stationPage('gauge', (at) => {
       nominalMm={unit.geometry.nominalMm}
       units={at.units}
       rules={at.rules}
+      instruments={await instruments(await theDb())}
+      earlier={gaugedSets(at.record, at.rules)}
+      mayOverride={may(at.person.role, 'override')}
+      now={at.now}
+      checkRing={checkRingAction}
       save={saveGaugingAction}
       open={at.atWork}
       ledger={

@@ -8,7 +8,7 @@ import { CompareCut } from '@/ui/hone/compare-cut';
 import { Hone } from '@/ui/hone/hone';
 import { Polish } from '@/ui/hone/polish';
 import { StationFrame } from '@/ui/unit/station-frame';
-import { boreChangedAction, logPassAction } from '../../../../actions/bore';
+import { boreCutAction, logPassAction } from '../../../../actions/bore';
 import { NotNow } from '../_station/not-now';
 import { SignOff } from '../_station/sign-off';
 import { stationPage, titled } from '../_station/station-page';
@@ -77,7 +77,7 @@ export default stationPage('hone', async (at) => {
       rates={{ all: learnedRates(shop), others: learnedRates(shop.filter((p) => p.unitId !== unit.id)) }}
       units={units}
       rules={rules}
-      actions={{ logPass: logPassAction, boreChanged: boreChangedAction }}
+      actions={{ logPass: logPassAction, boreCut: boreCutAction }}
       open={at.atWork}
       now={now}
       ledger={ledger}

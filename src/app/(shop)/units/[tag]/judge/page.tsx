@@ -1,14 +1,19 @@
 import { lookedAgain } from '@/core/clean/treatment';
 import { may } from '@/core/people/role';
 import { currentGauging, currentVerdict } from '@/core/unit/facts-of';
+import { gaugedSets } from '@/core/unit/gauged-before';
 import { judgeInputOf } from '@/core/unit/judge-input';
-import { hungPhotos } from '@/core/unit/shown-photos';
-import { tagOf } from '@/core/unit/unit-record';
+import { sayUnit, tagOf } from '@/core/unit/unit-record';
+import { theDb } from '@/db/connection';
+import { makersLimitOf } from '@/db/stations/makers-limit';
+import { AskCustomer } from '@/ui/stations/ask-customer';
 import { LookedAgain } from '@/ui/stations/clean';
 import { Judge } from '@/ui/stations/judge';
+import { MakersLimitBox } from '@/ui/stations/makers-limit-box';
 import { OverruleBox } from '@/ui/stations/overrule-box';
 import { StationFrame } from '@/ui/unit/station-frame';
-import { overruleAction, saveJudgementAction } from '../../../../actions/bore';
+import { layPhotoAction, makersLimitAction, overruleAction, saveJudgementAction } from '../../../../actions/bore';
+import { answerCustomerAction, askCustomerAction } from '../../../../actions/customer';
 import { treatAction } from '../../../../actions/strip';
 import { NoBore } from '../_station/no-bore';
 import { NotNow } from '../_station/not-now';
@@ -16,12 +21,13 @@ import { stationPage, titled } from '../_station/station-page';
 
 export const generateMetadata = titled('judge');
 
-export default stationPage('judge', (at) => {
+export default stationPage('judge', async (at) => {
   const { record, target, stop, atWork, units, rules, ledger } = at;
   const verdict = currentVerdict(record);
   const { geometry } = record.unit;
   if (geometry === null) return <NoBore ledger={ledger} />;
-  const input = judgeInputOf(record, { marks: [], school: null, wallMm: null });
+  const limit = await makersLimitOf(await theDb(), record);
+  const input = judgeInputOf(record, { marks: [], school: null, wallMm: null, makersLimit: limit });
   const gauging = currentGauging(record);
   if (input === undefined || gauging === undefined)
     return (
@@ -40,10 +46,16 @@ export default stationPage('judge', (at) => {
       tag={tagOf(record.unit)}
       input={input}
       marks={record.marks}
-      photos={hungPhotos(record)}
+      photos={record.photos}
       geometry={geometry}
       units={units}
       rules={rules}
+      schools={at.schools}
+      saved={verdict && { at: verdict.at, answer: verdict.answer }}
+      underlay={record.underlay}
+      earlier={gaugedSets(record, rules, gauging)}
+      now={at.now}
+      layPhoto={layPhotoAction}
       save={saveJudgementAction}
       open={atWork}
       ledger={
@@ -52,6 +64,31 @@ export default stationPage('judge', (at) => {
           {verdict !== undefined && <SavedNote reasons={verdict.answer.reasons} overruled={verdict.overrule !== null} />}
           {verdict !== undefined && at.inShop && may(at.person.role, 'override') && (
             <OverruleBox target={target} units={units} overrule={overruleAction} />
+          )}
+          {verdict !== undefined && (
+            <AskCustomer
+              key={`${verdict.id} ${record.approvals.length}`}
+              target={target}
+              customer={record.job.customer}
+              suggested={`About the ${sayUnit(record)} of your ${record.job.machine}: ${verdict.answer.reasons.join(' ')} May we go on?`}
+              dueAt={record.unit.dueAt}
+              asked={record.approvals.filter((a) => a.verdictId === verdict.id).at(-1)}
+              needed={verdict.answer.outcome === 'sleeve'}
+              now={at.now}
+              open={at.inShop}
+              ask={askCustomerAction}
+              answer={answerCustomerAction}
+            />
+          )}
+          {at.inShop && may(at.person.role, 'rules') && (
+            <MakersLimitBox
+              key={`${limit?.maxDiaMm}`}
+              target={target}
+              limit={limit}
+              fitment={`every ${record.family.label.toLowerCase()} ${record.unit.position} of ${record.job.machine}`}
+              units={units}
+              setLimit={makersLimitAction}
+            />
           )}
           {ledger}
         </>

@@ -1,13 +1,43 @@
-import { BoreChange } from '@/ui/stations/bore-change';
+import { Sleeve } from '@/ui/stations/sleeve';
 import { StationFrame } from '@/ui/unit/station-frame';
-import { boreChangedAction } from '../../../../actions/bore';
+import { backFromSleevingAction, sendOutAction } from '../../../../actions/bore';
+import { NoBore } from '../_station/no-bore';
 import { NotNow } from '../_station/not-now';
 import { stationPage, titled } from '../_station/station-page';
 
 export const generateMetadata = titled('sleeve');
 
-export default stationPage('sleeve', (at) => (
-  <StationFrame title="SLEEVE · outside work" ledger={at.ledger} aside={<NotNow stop={at.stop} />}>
-    <BoreChange target={at.target} station="sleeve" open={at.atWork} boreChanged={boreChangedAction} />
-  </StationFrame>
-));
+export default stationPage('sleeve', (at) => {
+  const { geometry } = at.record.unit;
+  if (geometry === null) return <NoBore ledger={at.ledger} />;
+  const first = at.unmet.filter((u) => !u.includes('sleeved'));
+  return (
+    <StationFrame
+      title="SLEEVE · outside work"
+      ledger={at.ledger}
+      aside={
+        <>
+          <NotNow stop={at.stop} />
+          {at.atWork &&
+            first.map((u) => (
+              <p key={u} className="mb-4 border-l-4 border-amber pl-3">
+                {u}
+              </p>
+            ))}
+        </>
+      }
+    >
+      <Sleeve
+        target={at.target}
+        nominalMm={geometry.nominalMm}
+        minWallMm={at.rules.sleeveMinWallMm}
+        sleevings={at.record.sleevings}
+        units={at.units}
+        open={at.atWork}
+        now={at.now}
+        sendOut={sendOutAction}
+        back={backFromSleevingAction}
+      />
+    </StationFrame>
+  );
+});

@@ -1,0 +1,11 @@
+import { followGauge } from '@/ports/gauge-line';
+import { problem } from '../../../../../_server/door';
+import { eventStream } from '../../../../../_server/event-stream';
+import { currentPerson } from '../../../../../_server/who';
+
+/** What a gauge posts, as server-sent events, for the page that has its grid open. */
+export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
+  if ((await currentPerson()) === undefined) return problem(401, 'Sign in first.');
+  const { id } = await params;
+  return eventStream(request, (send) => followGauge(id, send));
+}

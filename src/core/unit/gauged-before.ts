@@ -1,0 +1,16 @@
+import { gaugeBore } from '../bore/gauge';
+import type { Station } from '../bore/station';
+import type { Rules } from '../rules/rule-set';
+import type { Gauging, UnitRecord } from './unit-record';
+
+/** One time that a bore was gauged, as its form at each depth. */
+export type GaugedSet = { readonly at: number; readonly stations: readonly Station[] };
+
+/** The bore's form as each gauging found it, the oldest first. @param but left out */
+export const gaugedSets = (r: Pick<UnitRecord, 'unit' | 'gaugings'>, rules: Rules, but?: Gauging): readonly GaugedSet[] =>
+  r.gaugings
+    .filter((g) => g.readings.length > 0 && g.id !== but?.id)
+    .map(({ at, readings, bodyTempC, gaugeTempC }) => ({
+      at,
+      stations: gaugeBore({ readings, material: r.unit.material, bodyTempC, gaugeTempC }, rules).stations,
+    }));

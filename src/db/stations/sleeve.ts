@@ -1,0 +1,77 @@
+import type { Material } from '@/core/bore/material';
+import { ok, type Result } from '@/core/result';
+import { whyNotNow } from '@/core/route/route';
+import { sayWhyNot, whyNotDone } from '@/core/route/why-not';
+import { factsOf, routeOfUnit } from '@/core/unit/facts-of';
+import type { UnitRecord } from '@/core/unit/unit-record';
+import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
+import type { Db } from '../connection';
+import { put } from '../event-payload';
+import { rulesInForce } from '../rules';
+import { boreChangedEdits, signOffEdits } from './sign-off';
+
+export type SentOut = {
+  readonly shop: string;
+  readonly material: Material;
+  /** Thinnest wall, measured now. */
+  readonly wallMm: number;
+  readonly promisedAt: number;
+  readonly note: string;
+};
+
+/** The sleeving that is out now. */
+export const outNow = (r: Pick<UnitRecord, 'sleevings'>) => r.sleevings.find((s) => s.backAt === null);
+
+/** The body goes out to be sleeved: not with too thin a wall, not without the customer's yes. A wait rings when it is promised back. */
+export const sendOut = (db: Db, change: Change, s: SentOut): Promise<Result<Changed, ChangeError>> =>
+  changeUnit(db, change, async (record, at, tx) => {
+    const notNow = whyNotNow('sleeve', routeOfUnit(record));
+    if (notNow.length > 0) return refused(...notNow);
+    if (outNow(record) !== undefined) return refused('It is out already.');
+    const { rules } = await rulesInForce(tx);
+    const thin =
+      s.wallMm < rules.sleeveMinWallMm
+        ? [`The wall of ${s.wallMm} mm is thinner than the ${rules.sleeveMinWallMm} mm that a sleeve needs.`]
+        : [];
+    const unmet = [...thin, ...whyNotDone('sleeve', factsOf(record)).flatMap((w) => (w.code === 'not-sent' ? [] : [sayWhyNot(w)]))];
+    if (unmet.length > 0) return refused(...unmet);
+    const own = { unitId: record.unit.id, personId: change.person.id };
+    return ok([
+      put('sleevings', { id: change.eventId, ...own, ...s, sentAt: at, backAt: null }),
+      put('timers', {
+        id: `${change.eventId}-back`,
+        ...own,
+        ownerId: change.person.id,
+        label: `sleeve from ${s.shop}`,
+        startedAt: at,
+        endsAt: s.promisedAt,
+        rungAt: null,
+        doneAt: null,
+      }),
+    ]);
+  });
+
+/** It is back with its sleeve: gauged against nominal and judged as it is now. */
+export const backFromSleeving = (db: Db, change: Change, note: string): Promise<Result<Changed, ChangeError>> =>
+  changeUnit(db, change, (record, at) => {
+    const out = outNow(record);
+    if (out === undefined) return refused('It was not sent out.');
+    const back = { ...out, unitId: record.unit.id, backAt: at, note: note === '' ? out.note : note };
+    const done = signOffEdits(
+      { ...record, sleevings: record.sleevings.map((s) => (s.id === out.id ? back : s)) },
+      { ...change, at },
+      {
+        station: 'sleeve',
+        note: `${out.shop}: ${note}`,
+        override: null,
+      },
+    );
+    if (!done.ok) return done;
+    const timer = record.timers.find((t) => t.id === `${out.id}-back` && t.doneAt === null);
+    return ok([
+      done.value,
+      put('sleevings', back),
+      ...(timer === undefined ? [] : [put('timers', { ...timer, unitId: record.unit.id, rungAt: null, doneAt: at })]),
+      ...boreChangedEdits(record, 'sleeve', at, out.material),
+    ]);
+  });

@@ -1,0 +1,32 @@
+import { index, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { verdicts } from './bore';
+import { id, time } from './columns';
+import { ofUnit } from './units';
+
+/** A question to the customer about a judgement, and the answer. `price` is what is added, in the shop's money. */
+export const approvals = sqliteTable(
+  'approvals',
+  {
+    id: id(),
+    unitId: ofUnit(),
+    verdictId: text()
+      .notNull()
+      .references(() => verdicts.id),
+    at: time().notNull(),
+    personId: text().notNull(),
+    price: real().notNull(),
+    promisedAt: time().notNull(),
+    text: text().notNull(),
+    answer: text({ enum: ['yes', 'no'] }),
+    answeredAt: time(),
+    answeredTo: text(),
+  },
+  (t) => [index('approvals_unit').on(t.unitId)],
+);
+
+/** Messages to customers. The stand-in only keeps them here; a page shows them. */
+export const outbox = sqliteTable(
+  'outbox',
+  { id: id(), unitId: ofUnit(), at: time().notNull(), to: text().notNull(), text: text().notNull() },
+  (t) => [index('outbox_at').on(t.at)],
+);

@@ -1,0 +1,120 @@
+import type { Lane } from '@/core/bore/lane';
+import type { Geometry } from '@/core/family/geometry';
+import { sayLength } from '@/core/quantity/say';
+import type { Units } from '@/core/quantity/units';
+import type { MapScale } from './map-scale';
+
+/** What lies under the marks: lanes with their parked bands, ports, gauged depths, clock and depth lines. */
+export function MapGround({
+  scale: { x, y, left, right, top, bottom, height, view },
+  geometry,
+  lanes,
+  stationsMm,
+  units,
+}: {
+  readonly scale: MapScale;
+  readonly geometry: Geometry;
+  readonly lanes: readonly Lane[];
+  readonly stationsMm: readonly number[];
+  readonly units: Units;
+}) {
+  const span = view.x1Mm - view.x0Mm;
+  const step = span > 40 ? 10 : span > 12 ? 2 : span > 5 ? 1 : 0.5;
+  const ticks = range(view.x0Mm, view.x1Mm, step);
+  const hours = range(view.clock0Deg, view.clock1Deg, view.clock1Deg - view.clock0Deg > 180 ? 90 : 15);
+  return (
+    <>
+      <g clipPath="url(#map-plot)">
+        {lanes.map((l) => (
+          <g key={l.sealId}>
+            <title>{l.sealId.replaceAll('-', ' ')}</title>
+            <rect x={x(l.x0Mm)} y={top} width={x(l.x1Mm) - x(l.x0Mm)} height={bottom - top} fill="var(--tint2)" opacity="0.75" />
+          </g>
+        ))}
+        {lanes.map((l, i) => (
+          <g key={l.sealId}>
+            <rect
+              x={x(l.parked0Mm)}
+              y={top}
+              width={x(l.parked1Mm) - x(l.parked0Mm)}
+              height={bottom - top}
+              fill="var(--tint)"
+              opacity="0.75"
+            />
+            <text x={x(l.parked0Mm) + 2} y={bottom - 6 - (i % 2) * 13} fontSize="11" fill="var(--act)">
+              {l.sealId.replaceAll('-', ' ')}
+            </text>
+          </g>
+        ))}
+        {hours.map((deg) => (
+          <path key={deg} d={`M${left} ${y(deg)}H${right}`} stroke="var(--hair)" />
+        ))}
+        {stationsMm.map((mm) => (
+          <path key={mm} d={`M${x(mm)} ${top}V${bottom}`} stroke="var(--brass)" strokeDasharray="2 4" />
+        ))}
+        {geometry.ports
+          .filter((p) => p.side !== 'end')
+          .flatMap((p) =>
+            (p.side === 'top' ? [0, 360] : [180]).map((deg) => (
+              <ellipse
+                key={`${p.id}-${deg}`}
+                cx={x(p.xMm)}
+                cy={y(deg)}
+                rx={Math.max(2.5, x(p.diaMm / 2) - x(0))}
+                ry={Math.max(2.5, y((p.diaMm / (2 * Math.PI * geometry.nominalMm)) * 360) - y(0))}
+                fill="var(--sheet)"
+                stroke="var(--ink)"
+              >
+                <title>{`${p.id.replaceAll('-', ' ')} at ${sayLength(p.xMm, units)} ${units.length}`}</title>
+              </ellipse>
+            )),
+          )}
+      </g>
+      {stationsMm.map(
+        (mm) => mm >= view.x0Mm && mm <= view.x1Mm && <path key={mm} d={`M${x(mm) - 5} ${top - 10}h10l-5 8Z`} fill="var(--brass)" />,
+      )}
+      {hours.map((deg) => (
+        <text key={deg} x="4" y={y(deg) + 4} fontSize="12" fill="var(--ink2)">
+          {deg % 360 === 0 ? 'top' : deg === 180 ? 'bottom' : `${deg}°`}
+        </text>
+      ))}
+      {ticks.map((mm) => (
+        <g key={mm}>
+          <path d={`M${x(mm)} ${bottom}v5`} stroke="var(--ink2)" />
+          <text x={x(mm)} y={bottom + 17} textAnchor="middle" fontSize="11" fill="var(--ink2)">
+            {sayLength(mm, units)}
+          </text>
+        </g>
+      ))}
+      <text x={left} y={height - 6} fontSize="12" fill="var(--ink2)">
+        {units.length} from the open end →
+      </text>
+    </>
+  );
+}
+
+/** Multiples of a step from one to another. */
+const range = (from: number, to: number, step: number): readonly number[] =>
+  Array.from({ length: Math.max(0, Math.floor(to / step + 1e-9) - Math.ceil(from / step - 1e-9) + 1) }, (_, i) =>
+    Number(((Math.ceil(from / step - 1e-9) + i) * step).toFixed(3)),
+  );
+
+export const MapDefs = ({ scale: { left, right, top, bottom } }: { readonly scale: MapScale }) => (
+  <defs>
+    <clipPath id="map-plot">
+      <rect x={left} y={top} width={right - left} height={bottom - top} />
+    </clipPath>
+    <pattern id="fill-polish" width="5" height="5" patternUnits="userSpaceOnUse">
+      <rect width="5" height="5" fill="var(--sheet)" />
+      <circle cx="2.5" cy="2.5" r="1" fill="var(--ink)" />
+    </pattern>
+    <pattern id="fill-hone" width="5" height="5" patternUnits="userSpaceOnUse">
+      <rect width="5" height="5" fill="var(--sheet)" />
+      <path d="M0 0 5 5M5 0 0 5" stroke="var(--ink)" strokeWidth="0.9" />
+    </pattern>
+    <pattern id="fill-sleeve" width="6" height="6" patternUnits="userSpaceOnUse">
+      <rect width="6" height="6" fill="var(--sheet)" />
+      <path d="M1 0V6M4 0V6" stroke="var(--ink)" strokeWidth="1.2" />
+    </pattern>
+  </defs>
+);

@@ -1,0 +1,90 @@
+import type { BoreOutcome } from '@/core/bore/judge';
+import type { MapScale } from './map-scale';
+
+export type Patch = { readonly x0Mm: number; readonly x1Mm: number; readonly clock0Deg: number; readonly clock1Deg: number };
+export type MapMark = Patch & { readonly id: string; readonly name: string; readonly outcome: BoreOutcome | null };
+
+/** The marks, each filled with the pattern of what it is judged. */
+export function MapMarks({
+  scale: { x, y },
+  marks,
+  chosen,
+  onChoose,
+}: {
+  readonly scale: MapScale;
+  readonly marks: readonly MapMark[];
+  readonly chosen?: string | undefined;
+  readonly onChoose?: ((id: string) => void) | undefined;
+}) {
+  return (
+    <g clipPath="url(#map-plot)">
+      {marks.map((m) => (
+        <g
+          key={m.id}
+          onPointerDown={
+            onChoose === undefined
+              ? undefined
+              : (e) => {
+                  e.stopPropagation();
+                  onChoose(m.id);
+                }
+          }
+          className="cursor-pointer"
+        >
+          {piecesOf(m).map((p, i) => {
+            const [w, h] = [Math.max(9, x(p.x1Mm) - x(p.x0Mm)), Math.max(9, y(p.clock1Deg) - y(p.clock0Deg))];
+            const [cx, cy] = [(x(p.x0Mm) + x(p.x1Mm)) / 2, (y(p.clock0Deg) + y(p.clock1Deg)) / 2];
+            return (
+              <rect
+                key={i}
+                x={cx - w / 2}
+                y={cy - h / 2}
+                width={w}
+                height={h}
+                fill={fillOf(m.outcome)}
+                stroke={m.id === chosen ? 'var(--act)' : 'var(--ink)'}
+                strokeWidth={m.id === chosen ? 3 : 1.2}
+                strokeDasharray={m.outcome === 'undecided' ? '4 3' : undefined}
+              />
+            );
+          })}
+          <text
+            x={x(m.x1Mm) + 8}
+            y={y(m.clock0Deg) + 4}
+            fontSize="12"
+            fontWeight="700"
+            fill={m.id === chosen ? 'var(--act)' : 'var(--ink)'}
+          >
+            {m.name}
+          </text>
+        </g>
+      ))}
+    </g>
+  );
+}
+
+/** A mark across the top is cut in two on the map. */
+export const piecesOf = <P extends Patch>(m: P): readonly P[] => {
+  const [from, to] = [((m.clock0Deg % 360) + 360) % 360, ((m.clock1Deg % 360) + 360) % 360];
+  return to >= from
+    ? [{ ...m, clock0Deg: from, clock1Deg: to }]
+    : [
+        { ...m, clock0Deg: from, clock1Deg: 360 },
+        { ...m, clock0Deg: 0, clock1Deg: to },
+      ];
+};
+
+const fillOf = (outcome: BoreOutcome | null): string => {
+  switch (outcome) {
+    case 'polish':
+    case 'hone':
+    case 'sleeve':
+      return `url(#fill-${outcome})`;
+    case 'scrap':
+      return 'var(--ink)';
+    case 'reuse':
+    case 'undecided':
+    case null:
+      return 'var(--sheet)';
+  }
+};
