@@ -2,13 +2,11 @@ import type { Mark } from '@/core/bore/mark';
 import type { Reading } from '@/core/bore/reading';
 import { GRID_CLOCKS, suggestDepths } from '@/core/bore/suggest-grid';
 import type { Geometry } from '@/core/family/geometry';
+import { measured, type TrueBore } from '../devices/gauge/bore';
 import type { Random } from './random';
 import type { BoreStory } from './scenario';
 
-/** What a demo bore is like beneath its marks. */
-export type TrueBore = { readonly nominalMm: number; readonly lengthMm: number; readonly addMm: number; readonly ovalMm: number };
-
-/** A worn but honest bore: a little oval, a little wider at the mouth. @param addMm what honing took */
+/** The bore that goes with a story. @param addMm what honing took */
 export const trueBore = (g: Geometry, story: BoreStory, addMm = 0): TrueBore => ({
   nominalMm: g.nominalMm,
   lengthMm: g.lengthMm,
@@ -16,16 +14,9 @@ export const trueBore = (g: Geometry, story: BoreStory, addMm = 0): TrueBore => 
   ovalMm: story === 'oval' && addMm === 0 ? 0.015 : 0.003,
 });
 
-/** What a gauge reads in it, with its noise, to 0.001 mm. */
-export const measured = (b: TrueBore, xMm: number, clockDeg: number, random: Random): number => {
-  const oval = b.ovalMm * Math.cos((2 * (clockDeg - 80) * Math.PI) / 180);
-  const mouth = b.addMm > 0 ? 0 : 0.004 * Math.exp(-xMm / 12);
-  return Math.round((b.nominalMm + 0.012 + b.addMm + oval + mouth + random.normal(0.0012)) * 1000) / 1000;
-};
-
 export const demoReadings = (g: Geometry, bore: TrueBore, random: Random): readonly Reading[] =>
   suggestDepths(g.seals, g.lengthMm).flatMap((xMm) =>
-    GRID_CLOCKS.map((clockDeg) => ({ xMm, clockDeg, diaMm: measured(bore, xMm, clockDeg, random) })),
+    GRID_CLOCKS.map((clockDeg) => ({ xMm, clockDeg, diaMm: measured(bore, xMm, clockDeg, random.normal(1)) })),
   );
 
 type DemoMark = Omit<Mark, 'id'> & { readonly note: string };

@@ -1,18 +1,23 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { suggestDepths } from '@/core/bore/suggest-grid';
+import { FAMILIES } from '@/core/family/families';
+import { geometryAt } from '@/core/family/family';
 import type { Person } from '@/core/people/role';
 import { STATIONS } from '@/core/route/station';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
 import { tagOf } from '@/core/unit/unit-record';
 import { type Db, dataFolder, migrateDb, openDb } from '@/db/connection';
-import { addInstrument, checkRing } from '@/db/instruments';
+import { addInstrument, checkRing, newToken } from '@/db/instruments';
 import { addPerson } from '@/db/people';
 import { insertKit, insertRuleSet } from '@/db/shop-setup';
 import { bookIn } from '@/db/stations/book-in';
 import { addPhoto } from '@/db/stations/photos';
 import { currentVariants, type SavedVariant, saveVariant } from '@/db/stations/variants';
 import { startWait } from '@/db/stations/waits';
+import type { TrueBore } from '../devices/gauge/bore';
 import { SOUND, type Truth } from '../devices/rig/chamber';
+import { trueBore } from './bore';
 import { KITS } from './kits';
 import { PEOPLE } from './people';
 import { drawPhoto } from './photo';
@@ -29,8 +34,12 @@ const GAUGES = [
 ] as const;
 const LEAKS: Truth = { ...SOUND, leakMlPerMinAt80: 0.19 };
 
+/** What the stand-in devices are to find, by tag. */
+export type Truths = { readonly rig: Readonly<Record<string, Truth>>; readonly gauge: Readonly<Record<string, TrueGauge>> };
+type TrueGauge = { readonly bore: TrueBore; readonly depthsMm: readonly number[] };
+
 /** Makes up the whole demo shop in an empty database. The same seed gives the same shop, relative to now. */
-export async function seedDemo(db: Db, now: number, stories: readonly Story[] = STORIES): Promise<Readonly<Record<string, Truth>>> {
+export async function seedDemo(db: Db, now: number, stories: readonly Story[] = STORIES): Promise<Truths> {
   const random = seeded(412);
   for (const person of PEOPLE) await addPerson(db, person, now - 400 * 24 * HOUR_MS);
   await insertRuleSet(db, {
@@ -51,14 +60,19 @@ export async function seedDemo(db: Db, now: number, stories: readonly Story[] = 
     }
   }
   for (const kit of KITS) await insertKit(db, kit, now - 60 * 24 * HOUR_MS, 'ida-brandvik');
-  const truths: Record<string, Truth> = {};
+  const rig: Record<string, Truth> = {};
+  const gauge: Record<string, TrueGauge> = {};
   // Booked in as time went: the oldest first, so that tags count up.
   const byAge = [...stories].sort((a, b) => b.inH - a.inH);
   for (const [i, story] of byAge.entries()) {
     const tag = await live(db, story, i, now, random, await currentVariants(db));
-    if (story.leaks === true) truths[tag] = LEAKS;
+    if (story.leaks === true) rig[tag] = LEAKS;
+    const family = FAMILIES[story.family];
+    if (story.sixteenths === 0 || family.drawing === null) continue;
+    const geometry = geometryAt(family.drawing, (story.sixteenths * 25.4) / 16);
+    gauge[tag] = { bore: trueBore(geometry, story.bore), depthsMm: suggestDepths(geometry.seals, geometry.lengthMm) };
   }
-  return truths;
+  return { rig, gauge };
 }
 
 /** Work is done by day: what fell at night was done the afternoon before. */
@@ -121,7 +135,7 @@ const live = async (
       on: { kind: 'unit', id: unitId },
       phase: 'out',
     });
-  await run(work, story, db, random);
+  await run(work, story, db, random, now);
   if (story.trouble !== undefined) await trouble(work, story.trouble, db, random);
   if (story.wait !== undefined) {
     const [label, minutes] = story.wait;
@@ -131,7 +145,7 @@ const live = async (
 };
 
 /** Works a unit along its route until it stands where its story says. */
-const run = async (work: Work, story: Story, db: Db, random: Random): Promise<void> => {
+const run = async (work: Work, story: Story, db: Db, random: Random, now: number): Promise<void> => {
   const order: readonly string[] = [...STATIONS, 'released'];
   const past = (station: string): boolean =>
     story.at === 'scrapped' ? ['strip', 'clean', 'gauge', 'judge'].includes(station) : order.indexOf(story.at) > order.indexOf(station);
@@ -149,7 +163,7 @@ const run = async (work: Work, story: Story, db: Db, random: Random): Promise<vo
   if (story.at === 'scrapped') return work.scrap();
   if (past('hone')) await work.hone(story.bore);
   else if (story.at === 'hone') await work.cut(story.family === 'master-tandem' ? 2 : 0);
-  if (story.answer !== undefined) await work.sleeve(story.answer, 2);
+  if (story.answer !== undefined) await work.sleeve(story.answer, atWork(now + 40 * HOUR_MS, now));
   if (past('kit')) await work.kit();
   if (past('close-up')) await work.closeUp();
   else if (story.at === 'close-up') await work.closeUp(story.family === 'master-tandem' ? 8 : 6);
@@ -197,7 +211,9 @@ if (process.argv[1]?.endsWith('seed.ts')) {
   const db = await openDb();
   await migrateDb(db);
   const truths = await seedDemo(db, Date.now());
-  writeFileSync(join(dataFolder(), 'rig-truth.json'), JSON.stringify(truths));
+  writeFileSync(join(dataFolder(), 'rig-truth.json'), JSON.stringify(truths.rig));
+  writeFileSync(join(dataFolder(), 'gauge-truth.json'), JSON.stringify(truths.gauge));
+  writeFileSync(join(dataFolder(), 'gauge-token'), await newToken(db, 'gauge-1'), { mode: 0o600 });
   // Written last: it marks the demo as whole.
   writeFileSync(join(dataFolder(), 'demo-pins.json'), JSON.stringify(Object.fromEntries(PEOPLE.map((p) => [p.id, p.pin]))));
 }

@@ -184,18 +184,18 @@ export class Work {
     await must(saveJudgement(this.db, change, { verdictId: change.eventId, marks, school: null, wallMm: null }));
   }
 
-  /** Asks the customer about a sleeve, and with a yes sends the body out. @param days until it is promised back */
-  async sleeve(answer: 'waiting' | 'yes', days: number): Promise<void> {
+  /** Asks the customer about a sleeve, and with a yes sends the body out, to be back then. */
+  async sleeve(answer: 'waiting' | 'yes', backAt: number): Promise<void> {
     const { unit, job, ...record } = await this.record();
     const said = currentVerdict({ unit, ...record })?.answer.reasons.join(' ') ?? '';
-    const promisedAt = unit.dueAt + days * 86_400_000;
+    const promisedAt = Math.max(unit.dueAt, backAt + 86_400_000);
     const text = `About the cylinder of your ${job.machine}: ${said} A sleeve costs 85.00 more. May we go on?`;
     const asked = this.next('asked', '', undefined, 10);
     await must(askCustomer(this.db, asked, { price: 85, promisedAt, text }));
     if (answer === 'waiting') return;
     await must(answerCustomer(this.db, this.next('answered', 'yes', undefined, 90), asked.eventId, 'yes'));
     const sent = { shop: 'Quayside Boring', material: 'sleeve-stainless', wallMm: 4.6, note: 'keep the feed port clear' } as const;
-    await must(sendOut(this.db, this.next('sent-out', sent.shop, undefined, 30), { ...sent, promisedAt: this.at + days * 86_400_000 }));
+    await must(sendOut(this.db, this.next('sent-out', sent.shop, undefined, 30), { ...sent, promisedAt: backAt }));
   }
 
   /** Cuts or polishes as the verdict asks, and gauges and judges again after a cut. */

@@ -26,7 +26,16 @@ if (args.includes('--reset') || outdated) {
   if (existsSync(join(data, 'eddrin.db')) && !existsSync(mark))
     stop(`${data} holds a shop that is not the demo; it is not thrown away. Choose another folder with EDDRIN_DATA.`);
   say(outdated ? 'the demo was made by another version: it is made up anew' : 'starting over: the demo’s data is thrown away');
-  for (const name of ['eddrin.db', 'eddrin.db-wal', 'eddrin.db-shm', 'photos', 'rig-truth.json', 'demo-pins.json'])
+  for (const name of [
+    'eddrin.db',
+    'eddrin.db-wal',
+    'eddrin.db-shm',
+    'photos',
+    'rig-truth.json',
+    'gauge-truth.json',
+    'gauge-token',
+    'demo-pins.json',
+  ])
     rmSync(join(data, name), { recursive: true, force: true });
 }
 /** Makes the shop up, unless it is there already. */
@@ -63,11 +72,19 @@ start('the application', [...SERVE, String(port)], {
   EDDRIN_API_TOKEN: token,
   NODE_ENV: 'production',
 });
+const gaugePort = await anyPort();
+start('the stand-in gauge', ['--import', 'tsx', 'devices/gauge/server.ts'], {
+  EDDRIN_GAUGE_PORT: String(gaugePort),
+  EDDRIN_GAUGE_TRUTH: join(data, 'gauge-truth.json'),
+  EDDRIN_GAUGE_TOKEN: readFileSync(join(data, 'gauge-token'), 'utf8'),
+  EDDRIN_APP: `http://localhost:${port}`,
+});
 await answers(`http://localhost:${port}/sign-in`, 60_000);
 console.log(`
   Eddrin’s demo shop is open:  http://localhost:${port}
   Names and PINs stand on its sign-in page.
   Token for /api/v1/compute:   ${token}
+  The stand-in gauge measures:  http://localhost:${gaugePort}
   The stand-in rig runs ${speed} times as fast as a real one.
   Data in ${data}. Ctrl-C stops everything.
 `);

@@ -35,7 +35,7 @@ if (wanted('sign-in')) await page.screenshot({ path: `${folder}/sign-in.png` });
 await signIn(page, origin, 'maren-oreland', '180422');
 /** What shows a station best: marks that have been judged, a run that has been held. Any unit that has been there will do. */
 const BEST: Readonly<Record<string, string>> = {
-  judge: 'svg[aria-label^="The bore unrolled, 3"]',
+  judge: '[aria-label^="The bore unrolled, 3"]',
   prove: 'svg[aria-label^="Pressure trace"]',
 };
 const trayAt = async (station: string): Promise<string> => {

@@ -17,6 +17,10 @@ export async function instruments(db: Reader): Promise<readonly Instrument[]> {
   return rows.map(({ id, name, tokenHash, checks }) => ({ id, name, lastCheck: checks[0] ?? null, posts: tokenHash !== null }));
 }
 
+/** What a gauge is called, also one that is out of use. */
+export const instrumentName = async (db: Reader, id: string): Promise<string | undefined> =>
+  (await db.select({ name: table.name }).from(table).where(eq(table.id, id)))[0]?.name;
+
 /** Enters a gauge, once however often it is sent. @returns false when the shop has another of that name */
 export async function addInstrument(db: Db, { id, name }: Pick<Instrument, 'id' | 'name'>, at: number): Promise<boolean> {
   const made = await db
@@ -57,16 +61,12 @@ export const checksOf = (db: Reader, instrumentId: string) =>
 /** A new token for a gauge that posts; the old one is no more. It is shown once and kept hashed. */
 export async function newToken(db: Db, instrumentId: string): Promise<string> {
   const token = randomBytes(24).toString('base64url');
-  await setToken(db, instrumentId, token);
-  return token;
-}
-
-export const setToken = async (db: Db, instrumentId: string, token: string): Promise<void> => {
   await db
     .update(table)
     .set({ tokenHash: hashOf(token) })
     .where(eq(table.id, instrumentId));
-};
+  return token;
+}
 
 /** Is this the token of that gauge, and is it in use? */
 export async function isToken(db: Reader, instrumentId: string, token: string): Promise<boolean> {

@@ -28,6 +28,16 @@ export const ruleVersions = (db: Reader): Promise<readonly RuleVersion[]> =>
     .leftJoin(people, eq(ruleSets.personId, people.id))
     .orderBy(desc(ruleSets.version));
 
+/** The version of the rules that a judgement was made under. */
+export const rulesOf = async (db: Reader, verdictId: string): Promise<number | undefined> => {
+  const rows = await db
+    .select({ version: ruleSets.version })
+    .from(verdicts)
+    .innerJoin(ruleSets, eq(verdicts.ruleSetId, ruleSets.id))
+    .where(eq(verdicts.id, verdictId));
+  return rows[0]?.version;
+};
+
 /** Adds a version of the rules. @param set `after`: the version it was made from; another in between refuses it, with undefined */
 export const saveRules = (
   db: Db,

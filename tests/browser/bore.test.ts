@@ -1,120 +1,88 @@
 import { readFileSync } from 'node:fs';
-import type { Browser, ElementHandle, Page } from 'puppeteer-core';
+import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { type App, startApp } from './app';
 import { isAt, ready, shows } from './bench';
 import { openBrowser, signIn } from './browser';
+import { Hand } from './hand';
 
 // The bore: readings in and out as a table, what would change a judgement, a lead's word over it, cutting, and the rules behind it all.
 
 let app: App;
 let browser: Browser;
 let page: Page;
+let hand: Hand;
 beforeAll(async () => {
   app = await startApp();
   browser = await openBrowser();
   page = await browser.newPage();
   await page.setViewport({ width: 1280, height: 800 });
   await signIn(page, app.origin, 'maren-oreland', '180422');
+  hand = new Hand(page, app.origin);
 });
 afterAll(async () => {
   await browser.close();
   await app.stop();
 });
 
-/** A unit of the demo that stands at a station; of a family, where it matters. */
-const at = async (shelf: string, station: string, family?: string): Promise<string> => {
-  await page.goto(app.origin);
-  const of = family === undefined ? '' : `:has(svg[aria-label="${family}"])`;
-  const trays = await page.$$eval(`section[aria-label="${shelf}"] a[data-tray]${of}`, (all) =>
-    all.map((a) => (a as HTMLAnchorElement).href),
-  );
-  for (const tray of trays) {
-    await page.goto(tray);
-    if (!page.url().endsWith(`/${station}`)) continue;
-    await ready(page);
-    return tray;
-  }
-  throw new Error(`no unit at ${station}`);
-};
-const press = async (text: string): Promise<void> => {
-  const button = await page.waitForSelector(
-    `::-p-xpath(//*[self::button or self::summary][normalize-space(.)="${text}" and not(@disabled)])`,
-  );
-  await button?.evaluate((b) => (b as HTMLElement).focus());
-  await page.keyboard.press('Enter');
-};
-const field = async (label: string): Promise<ElementHandle<HTMLInputElement>> =>
-  (await page.waitForSelector(
-    `::-p-xpath(//*[@aria-label="${label}"] | //*[@id=//label[normalize-space(.)="${label}"]/@for] | //label[starts-with(normalize-space(.), "${label}")]//*[self::input or self::select])`,
-  )) as ElementHandle<HTMLInputElement>;
-const fill = async (label: string, text: string): Promise<void> => {
-  const input = await field(label);
-  await input.evaluate((e) => e.select?.());
-  await input.focus();
-  await page.keyboard.type(text);
-};
-const download = async (path: string): Promise<string> =>
-  page.evaluate(async (url: string) => (await fetch(url)).text(), path) as Promise<string>;
-
 test('readings come in as a table: what is wrong is said with its line, what is right fills the grid and comes out again', async () => {
-  const tray = await at('Gauge, judge', 'gauge');
-  await press('Paste or import readings as CSV');
-  await fill('CSV of readings', 'xMm;clockDeg;diaMm\n10;0;22,24\n10;90;wide\n');
+  const tray = await hand.at('Gauge, judge', 'gauge');
+  await hand.press('Paste or import readings as CSV');
+  await hand.fill('CSV of readings', 'xMm;clockDeg;diaMm\n10;0;22,24\n10;90;wide\n');
   await shows(page, 'Line 3, diaMm: “wide” is not a number.');
   const rows = [12, 20, 28, 36, 44].flatMap((x) =>
     [0, 60, 120].map((c) => `${x};${c};${(22.236 + c / 60_000).toFixed(3).replace('.', ',')}`),
   );
-  await fill('CSV of readings', `xMm;clockDeg;diaMm\n${rows.join('\n')}`);
+  await hand.fill('CSV of readings', `xMm;clockDeg;diaMm\n${rows.join('\n')}`);
   await shows(page, '15 readings; semicolon separated, decimal comma.');
-  await press('Take them');
+  await hand.press('Take them');
   await shows(page, 'GAUGE · 15 readings');
   expect(await page.$$eval('[data-cell]', (all) => all.map((e) => (e as HTMLInputElement).value).slice(0, 3))).toEqual([
     '22.236',
     '22.237',
     '22.238',
   ]);
-  await press('Save gauging');
+  await hand.press('Save gauging');
   await page.waitForFunction(
     (href: string) => !location.href.startsWith(`${href}/gauge`) || document.body.innerText.includes('Signed off'),
     {},
     tray,
   );
-  const csv = await download(tray.replace('/units/', '/api/v1/units/').concat('/readings.csv'));
+  const csv = await hand.download(tray.replace('/units/', '/api/v1/units/').concat('/readings.csv'));
   expect(csv.trim().split(/\r?\n/)).toHaveLength(16);
   expect(csv).toContain('12,60,22.237');
 });
 
 test('marks are drawn, changed and taken away, and every step of it can be undone and done again', async () => {
-  await at('Gauge, judge', 'judge');
+  await hand.at('Gauge, judge', 'judge');
   const names = () =>
     page.$$eval('section[aria-label="Marks"] tbody th, [aria-label="Marks"] tbody th', (all) => all.map((e) => e.textContent));
   const before = await names();
-  await press('Add a mark');
-  await press('Add a mark');
+  await hand.press('Add a mark');
+  await hand.press('Add a mark');
   expect(await names()).toHaveLength(before.length + 2);
-  await fill(`m${before.length + 1} depth`, '12');
+  await hand.fill(`m${before.length + 1} depth`, '12');
   await shows(page, new RegExp(`m${before.length + 1} A pit`));
-  for (const _ of '12') await press('Undo');
-  await press('Undo');
-  await press('Undo');
+  for (const _ of '12') await hand.press('Undo');
+  await hand.press('Undo');
+  await hand.press('Undo');
   expect(await names()).toEqual(before);
-  await press('Redo');
-  await press('Redo');
+  await hand.press('Redo');
+  await hand.press('Redo');
   expect(await names()).toHaveLength(before.length + 2);
 });
 
 test('a judgement says what would change it; a lead decides otherwise, and Hone works to that', async () => {
-  await at('Gauge, judge', 'judge');
+  await hand.at('Gauge, judge', 'judge');
   await shows(page, /WHAT WOULD CHANGE THIS Were the limit 0\.\d{3} mm tighter, at 22\.\d{3}, it would need a sleeve\./);
-  await press('Save judgement');
+  await hand.press('Save judgement');
   await shows(page, 'As lead: decide otherwise');
-  await press('As lead: decide otherwise');
-  const choice = await field('It is to be');
+  await hand.press('As lead: decide otherwise');
+  const choice = await hand.field('It is to be');
   await choice.select('hone');
-  await fill('To, mm', '22.265');
-  await fill('Reason for deciding otherwise', 'cleaned up while it is here');
-  await press('Decide otherwise');
+  await hand.fill('To, mm', '22.265');
+  await hand.fill('Reason for deciding otherwise', 'cleaned up while it is here');
+  await hand.press('Decide otherwise');
   await shows(page, /Decided by a lead: hone to 22\.265 mm\. Reason: cleaned up while it is here\. Computed was: \w+\./);
   await page.goto(page.url().replace(/\/judge.*/, ''));
   await isAt(page, 'hone');
@@ -122,18 +90,18 @@ test('a judgement says what would change it; a lead decides otherwise, and Hone 
 });
 
 test('cutting: the beat can be muted for good, the stones stop short on the drawing, the plan follows the speed', async () => {
-  await at('Hone, sleeve', 'hone', 'Tandem master');
+  await hand.at('Hone, sleeve', 'hone', 'Tandem master');
   await shows(page, /stones stop 1 mm short/);
   const hatch = () => page.$eval('svg[aria-label^="Cross-hatch"]', (e) => e.getAttribute('aria-label') ?? '');
   const before = await hatch();
-  await press('by hand');
+  await hand.press('by hand');
   await page.waitForFunction(
     (was: string) => document.querySelector('svg[aria-label^="Cross-hatch"]')?.getAttribute('aria-label') !== was,
     {},
     before,
   );
-  await press('Mute');
-  await press('Beat 30 a minute');
+  await hand.press('Mute');
+  await hand.press('Beat 30 a minute');
   await shows(page, 'Stop the beat');
   await page.reload();
   await ready(page);
@@ -145,25 +113,25 @@ test('cutting: the beat can be muted for good, the stones stop short on the draw
 test('rules: a change shows whom it would change before it is saved as a version, and what is wrong is named', async () => {
   await page.goto(`${app.origin}/rules`);
   await ready(page);
-  await fill('Most clearance of the piston, mm', '0.08');
-  await press('Which units would it change?');
+  await hand.fill('Most clearance of the piston, mm', '0.08');
+  await hand.press('Which units would it change?');
   await shows(page, /\d+ of \d+ judged units would be judged otherwise\. What was saved stays as it was\./);
-  await fill('Margin of a lane, mm', 'wide');
-  await fill('Why it changes', 'a trial');
-  await press('Save as version 2');
+  await hand.fill('Margin of a lane, mm', 'wide');
+  await hand.fill('Why it changes', 'a trial');
+  await hand.press('Save as version 2');
   await shows(page, /rules\.laneMarginMm/);
-  await fill('Margin of a lane, mm', '1.2');
-  await press('Save as version 2');
+  await hand.fill('Margin of a lane, mm', '1.2');
+  await hand.press('Save as version 2');
   await shows(page, /Rules, version 2/);
   await shows(page, /2 a trial Maren Oreland/);
-  expect(await (await field('Margin of a lane, mm')).evaluate((e) => e.value)).toBe('1.2');
+  expect(await (await hand.field('Margin of a lane, mm')).evaluate((e) => e.value)).toBe('1.2');
 });
 
 test('the pages of the bore ask nothing of a spreadsheet’s reader until a table comes', async () => {
   const sent: string[] = [];
   page.on('response', (r) => r.url().endsWith('.js') && sent.push(r.url()));
-  await at('Gauge, judge', 'judge');
-  const chunks = await Promise.all([...new Set(sent)].map((url) => download(url)));
+  await hand.at('Gauge, judge', 'judge');
+  const chunks = await Promise.all([...new Set(sent)].map((url) => hand.download(url)));
   expect(chunks.some((text) => text.includes('delimitersToGuess'))).toBe(false);
   expect(readFileSync('package.json', 'utf8')).toContain('papaparse');
 });

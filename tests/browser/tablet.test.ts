@@ -129,7 +129,7 @@ test('cleaned and gauged, the tablet standing', async () => {
 test('judged with a mark drawn on the map by finger', async () => {
   await page.setViewport({ width: 1024, height: 768, hasTouch: true, isLandscape: true });
   await atUnit('judge');
-  const map = (await page.waitForSelector('svg[aria-label^="The bore unrolled"]')) as ElementHandle<Element>;
+  const map = (await page.waitForSelector('[aria-label^="The bore unrolled"] svg')) as ElementHandle<Element>;
   const box = (await map.boundingBox()) as { x: number; y: number; width: number; height: number };
   // Depth runs from 52 to 820 of 830 across: a short stretch in the left lane, low on the clock.
   const at = (x: number, y: number): [number, number] => [box.x + (x / 830) * box.width, box.y + (y / 262) * box.height];

@@ -1,9 +1,6 @@
-import { laneOf } from '@/core/bore/lane';
-import { currentGauging, judgedMarks } from '@/core/unit/facts-of';
-import { gaugedSets } from '@/core/unit/gauged-before';
 import { tagOf } from '@/core/unit/unit-record';
 import { rulesInForce } from '@/db/rules';
-import { boreMapSvg } from '@/ui/print/bore-map-svg';
+import { boreMapSvg } from '@/ui/print/bore-svg';
 import { problem } from './door';
 import { drawingAnswer } from './drawing-answer';
 import { unitOrRefusal } from './unit-door';
@@ -15,14 +12,6 @@ export async function boreMapAnswer(params: Promise<{ tag: string }>, kind: 'svg
   const { record, db } = unit;
   const { geometry } = record.unit;
   if (geometry === null) return problem(404, 'This unit has no bore to draw.');
-  const { rules } = await rulesInForce(db);
-  const gauging = currentGauging(record);
-  const sets = gauging === undefined ? [] : gaugedSets({ unit: record.unit, gaugings: [gauging] }, rules);
-  const svg = await boreMapSvg(
-    geometry,
-    geometry.seals.map((s) => laneOf(s, rules.laneMarginMm)),
-    judgedMarks(record),
-    sets.flatMap((s) => s.stations.map((x) => x.xMm)),
-  );
+  const svg = await boreMapSvg(record, geometry, (await rulesInForce(db)).rules);
   return drawingAnswer(svg, `${tagOf(record.unit)}-bore-map`, kind);
 }

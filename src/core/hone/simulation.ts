@@ -63,10 +63,16 @@ export const offBy = (measured: readonly Station[], { xMm, meanMm }: FieldProfil
   return Math.sqrt(measured.reduce((sum, s) => sum + (s.meanMm - at(s.xMm)) ** 2, 0) / measured.length);
 };
 
-export type PredictedForm = { readonly shape: Shape; readonly taperMm: number; readonly ovalityMm: number; readonly maxMm: number };
+export type PredictedForm = {
+  readonly shape: Shape;
+  readonly taperToward: 'open' | 'blind' | null;
+  readonly taperMm: number;
+  readonly ovalityMm: number;
+  readonly maxMm: number;
+};
 
 /** The form that a gauge would find in a simulated bore, at the depths where it was gauged before. */
 export const predictedForm = (field: BoreField, depthsMm: readonly number[], material: Material, rules: Rules): PredictedForm => {
   const form = gaugeBore({ readings: readingsIn(field, depthsMm, GRID_CLOCKS), material, bodyTempC: null, gaugeTempC: null }, rules);
-  return { shape: form.shape, taperMm: form.taperMm, ovalityMm: form.ovalityMaxMm ?? 0, maxMm: form.maxMm };
+  return { shape: form.shape, taperToward: form.taperToward, taperMm: form.taperMm, ovalityMm: form.ovalityMaxMm ?? 0, maxMm: form.maxMm };
 };

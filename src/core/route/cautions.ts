@@ -1,7 +1,8 @@
+import type { Family } from '../family/family';
 import type { Station } from './station';
 
 /** What can hurt someone at a station; shown there, short. Manuals, data sheets, local law and licensed people go before. @source design, domain, "Cautions" */
-export const CAUTIONS: { readonly [S in Station]?: readonly string[] } = {
+const CAUTIONS: { readonly [S in Station]?: readonly string[] } = {
   strip: [
     'Circlips fly: glasses on, hand over the mouth.',
     'Compressed air drives a piston like a shot: face it into rag and wood, lowest pressure that moves it, nobody in line. No flame in the strip bay.',
@@ -10,10 +11,18 @@ export const CAUTIONS: { readonly [S in Station]?: readonly string[] } = {
     'Brake fluid strips paint and burns eyes: gloves, glasses, water and soap at hand.',
     'Old lining dust may hold asbestos: wet wipe, never blow.',
   ],
-  hone: ['Honing spins a long tool: clamp the body, no gloves near the chuck.', 'Blind end: keep the stone off the bottom.'],
+  hone: ['Honing spins a long tool: clamp the body, no gloves near the chuck.'],
   sleeve: ['Boring for a sleeve is licensed machine-shop work: send the drawing and the wall with it.'],
   'close-up': ['Fresh fluid of the unit’s own kind only. No oil and no petroleum grease from here on.'],
   set: ['Zero gap is never allowed: with the port held shut the brakes apply themselves when the fluid warms.'],
   prove: ['Shield shut before pressure. A fine jet at 80 bar goes through skin: never feel for a leak.'],
   release: ['Fitting, bleeding and road test belong to licensed people under local rules; the maker’s manual prevails.'],
+};
+
+const BLIND_BORE: { readonly [S in Station]?: string } = { hone: 'Blind end: keep the stone off the bottom.' };
+
+/** What to say at a station of a unit with such a bore. */
+export const cautionsAt = (station: Station, bore: Family['bore']): readonly string[] => {
+  const blind = bore === 'blind' ? BLIND_BORE[station] : undefined;
+  return [...(CAUTIONS[station] ?? []), ...(blind === undefined ? [] : [blind])];
 };

@@ -111,25 +111,35 @@ export function BoreMap({
   const growing = drag === undefined ? keys.growing : drawn(drag.to);
   return (
     <div>
-      <div className="relative overflow-hidden border border-line bg-sheet">
+      <div
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: the map is drawn on by keyboard too
+        tabIndex={0}
+        role="application"
+        aria-label={`The bore unrolled, ${marks.length} marks; the table below holds the same marks`}
+        aria-describedby="map-keys"
+        className="peer bore-map relative overflow-hidden border border-line bg-sheet"
+        onKeyDown={keys.onKeyDown}
+      >
         {photo !== undefined && <LaidPhoto {...photo} scale={scale} />}
         <svg
           ref={svg}
           viewBox={`0 0 ${MAP_WIDTH} ${scale.height}`}
-          // biome-ignore lint/a11y/noNoninteractiveTabindex: the map is drawn on by keyboard too
-          tabIndex={0}
-          role="application"
-          aria-label={`The bore unrolled, ${marks.length} marks; the table below holds the same marks`}
-          aria-describedby="map-keys"
+          aria-hidden="true"
           className={`relative block h-auto w-full touch-none ${onDraw === undefined ? 'cursor-grab' : 'cursor-crosshair'}`}
-          onKeyDown={keys.onKeyDown}
           onContextMenu={(e) => e.preventDefault()}
           onPointerDown={begin}
           onPointerMove={go}
           onPointerUp={end}
         >
           <MapDefs scale={scale} />
-          <Ground scale={scale} geometry={geometry} lanes={lanes} stationsMm={stationsMm} units={units} />
+          <Ground
+            scale={scale}
+            geometry={geometry}
+            lanes={lanes}
+            stationsMm={stationsMm}
+            units={units}
+            laneOpacity={photo === undefined ? 1 : 0.4}
+          />
           <Marks scale={scale} marks={marks} chosen={chosen} onChoose={pins === undefined ? onChoose : undefined} />
           {growing !== undefined && (
             <rect
@@ -165,11 +175,11 @@ export function BoreMap({
           Whole bore
         </button>
         {children}
-        <p id="map-keys" className="basis-full" aria-live="polite">
-          Cross at {sayLength(keys.at[0], units)} {units.length}, {keys.at[1]}°. Arrows move it, Shift finely; Enter begins and ends a mark;
-          n, p go through the marks, Alt and arrows move the chosen one, Delete takes it away; +, −, 0 zoom; a drag with Shift pans.
-        </p>
       </div>
+      <p id="map-keys" className="mt-1 hidden text-[13px] text-ink2 peer-focus-visible:block" aria-live="polite">
+        Cross at {sayLength(keys.at[0], units)} {units.length}, {keys.at[1]}°. Arrows move it, Shift finely; Enter begins and ends a mark;
+        n, p go through the marks, Alt and arrows move the chosen one, Delete takes it away; +, −, 0 zoom; a drag with Shift pans.
+      </p>
     </div>
   );
 }

@@ -11,12 +11,15 @@ export function MapGround({
   lanes,
   stationsMm,
   units,
+  laneOpacity = 1,
 }: {
   readonly scale: MapScale;
   readonly geometry: Geometry;
   readonly lanes: readonly Lane[];
   readonly stationsMm: readonly number[];
   readonly units: Units;
+  /** Less where a photo is to be seen through it. */
+  readonly laneOpacity?: number;
 }) {
   const span = view.x1Mm - view.x0Mm;
   const step = span > 40 ? 10 : span > 12 ? 2 : span > 5 ? 1 : 0.5;
@@ -28,7 +31,7 @@ export function MapGround({
         {lanes.map((l) => (
           <g key={l.sealId}>
             <title>{l.sealId.replaceAll('-', ' ')}</title>
-            <rect x={x(l.x0Mm)} y={top} width={x(l.x1Mm) - x(l.x0Mm)} height={bottom - top} fill="var(--tint2)" opacity="0.75" />
+            <rect x={x(l.x0Mm)} y={top} width={x(l.x1Mm) - x(l.x0Mm)} height={bottom - top} fill="var(--tint2)" opacity={laneOpacity} />
           </g>
         ))}
         {lanes.map((l, i) => (
@@ -39,7 +42,7 @@ export function MapGround({
               width={x(l.parked1Mm) - x(l.parked0Mm)}
               height={bottom - top}
               fill="var(--tint)"
-              opacity="0.75"
+              opacity={laneOpacity}
             />
             <text x={x(l.parked0Mm) + 2} y={bottom - 6 - (i % 2) * 13} fontSize="11" fill="var(--act)">
               {l.sealId.replaceAll('-', ' ')}

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { BoreOutcome } from '@/core/bore/judge';
 import type { MapScale } from './map-scale';
 
@@ -6,7 +7,7 @@ export type MapMark = Patch & { readonly id: string; readonly name: string; read
 
 /** The marks, each filled with the pattern of what it is judged. */
 export function MapMarks({
-  scale: { x, y },
+  scale,
   marks,
   chosen,
   onChoose,
@@ -19,49 +20,69 @@ export function MapMarks({
   return (
     <g clipPath="url(#map-plot)">
       {marks.map((m) => (
-        <g
-          key={m.id}
-          onPointerDown={
-            onChoose === undefined
-              ? undefined
-              : (e) => {
-                  e.stopPropagation();
-                  onChoose(m.id);
-                }
-          }
-          className="cursor-pointer"
-        >
-          {piecesOf(m).map((p, i) => {
-            const [w, h] = [Math.max(9, x(p.x1Mm) - x(p.x0Mm)), Math.max(9, y(p.clock1Deg) - y(p.clock0Deg))];
-            const [cx, cy] = [(x(p.x0Mm) + x(p.x1Mm)) / 2, (y(p.clock0Deg) + y(p.clock1Deg)) / 2];
-            return (
-              <rect
-                key={i}
-                x={cx - w / 2}
-                y={cy - h / 2}
-                width={w}
-                height={h}
-                fill={fillOf(m.outcome)}
-                stroke={m.id === chosen ? 'var(--act)' : 'var(--ink)'}
-                strokeWidth={m.id === chosen ? 3 : 1.2}
-                strokeDasharray={m.outcome === 'undecided' ? '4 3' : undefined}
-              />
-            );
-          })}
-          <text
-            x={x(m.x1Mm) + 8}
-            y={y(m.clock0Deg) + 4}
-            fontSize="12"
-            fontWeight="700"
-            fill={m.id === chosen ? 'var(--act)' : 'var(--ink)'}
-          >
-            {m.name}
-          </text>
-        </g>
+        <MapMarkShape key={m.id} m={m} scale={scale} chosen={m.id === chosen} onChoose={onChoose} />
       ))}
     </g>
   );
 }
+
+/** Judging gives every mark a new answer with each keystroke: a mark is drawn anew only where it is another, or judged so. */
+const MapMarkShape = memo(
+  ({
+    m,
+    scale: { x, y },
+    chosen,
+    onChoose,
+  }: {
+    readonly m: MapMark;
+    readonly scale: MapScale;
+    readonly chosen: boolean;
+    readonly onChoose: ((id: string) => void) | undefined;
+  }) => (
+    <g
+      onPointerDown={
+        onChoose === undefined
+          ? undefined
+          : (e) => {
+              e.stopPropagation();
+              onChoose(m.id);
+            }
+      }
+      className="cursor-pointer"
+    >
+      {piecesOf(m).map((p, i) => {
+        const [w, h] = [Math.max(9, x(p.x1Mm) - x(p.x0Mm)), Math.max(9, y(p.clock1Deg) - y(p.clock0Deg))];
+        const [cx, cy] = [(x(p.x0Mm) + x(p.x1Mm)) / 2, (y(p.clock0Deg) + y(p.clock1Deg)) / 2];
+        return (
+          <rect
+            key={i}
+            x={cx - w / 2}
+            y={cy - h / 2}
+            width={w}
+            height={h}
+            fill={fillOf(m.outcome)}
+            stroke={chosen ? 'var(--act)' : 'var(--ink)'}
+            strokeWidth={chosen ? 3 : 1.2}
+            strokeDasharray={m.outcome === 'undecided' ? '4 3' : undefined}
+          />
+        );
+      })}
+      <text x={x(m.x1Mm) + 8} y={y(m.clock0Deg) + 4} fontSize="12" fontWeight="700" fill={chosen ? 'var(--act)' : 'var(--ink)'}>
+        {m.name}
+      </text>
+    </g>
+  ),
+  (a, b) =>
+    a.scale === b.scale &&
+    a.chosen === b.chosen &&
+    a.onChoose === b.onChoose &&
+    a.m.outcome === b.m.outcome &&
+    a.m.name === b.m.name &&
+    a.m.x0Mm === b.m.x0Mm &&
+    a.m.x1Mm === b.m.x1Mm &&
+    a.m.clock0Deg === b.m.clock0Deg &&
+    a.m.clock1Deg === b.m.clock1Deg,
+);
 
 /** A mark across the top is cut in two on the map. */
 export const piecesOf = <P extends Patch>(m: P): readonly P[] => {

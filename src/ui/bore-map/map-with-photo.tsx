@@ -21,6 +21,7 @@ export function MapWithPhoto({
   photos,
   underlay,
   layPhoto,
+  sheet,
   open,
   ...map
 }: Omit<ComponentProps<typeof BoreMap>, 'photo' | 'pins' | 'children'> & {
@@ -29,6 +30,8 @@ export function MapWithPhoto({
   readonly photos: readonly Photo[];
   readonly underlay: Underlay | null;
   readonly layPhoto: SaveAction;
+  /** Where the verdict stands on paper, once it is saved. */
+  readonly sheet: string | undefined;
   readonly open: boolean;
 }) {
   const { save, saving, acceptTheirs } = useSave(layPhoto, target);
@@ -69,6 +72,11 @@ export function MapWithPhoto({
           </button>
         )}
         <span className="ml-auto flex gap-3">
+          {sheet !== undefined && (
+            <a className="inline-flex min-h-[44px] items-center font-bold text-act" href={sheet} target="_blank" rel="noreferrer">
+              Verdict sheet
+            </a>
+          )}
           {(['svg', 'png'] as const).map((kind) => (
             <a
               key={kind}

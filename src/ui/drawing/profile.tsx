@@ -5,7 +5,7 @@ import { sayDate } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
 import type { GaugedSet } from '@/core/unit/gauged-before';
 
-const [WIDTH, HEIGHT, LEFT, RIGHT] = [830, 150, 60, 90];
+const [WIDTH, HEIGHT, LEFT, RIGHT] = [830, 150, 60, 112];
 
 /** The bore's diameter along its depth: station means with their ovality as bars, the gauge's uncertainty as a band, limit, target and nominal as lines. */
 export function Profile({

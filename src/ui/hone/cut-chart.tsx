@@ -4,7 +4,7 @@ import type { FieldProfile, Stroke } from '@/core/hone/simulate';
 import { sayDia, sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 
-const [WIDTH, HEIGHT, LEFT, RIGHT] = [830, 210, 60, 90];
+const [WIDTH, HEIGHT, LEFT, RIGHT] = [830, 210, 60, 112];
 /** Room under the curves for the stones at both ends of their stroke. */
 const STONES = 46;
 

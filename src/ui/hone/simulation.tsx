@@ -4,13 +4,15 @@ import { useMemo, useState } from 'react';
 import type { Material } from '@/core/bore/material';
 import { SHAPE_WORDS } from '@/core/bore/shape';
 import type { Station } from '@/core/bore/station';
-import { offBy, predictedForm, type SimulatedCut } from '@/core/hone/simulation';
+import { offBy, predictedForm, type SimulatedCut, type SimulationFrame, type SimulationInput } from '@/core/hone/simulation';
 import { sayDia, sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
 import { SliderField } from '../field/slider-field';
+import { useWorker } from '../shell/use-worker';
 import { CutChart } from './cut-chart';
-import { useSimulation } from './use-simulation';
+
+const openWorker = (): Worker => new Worker(new URL('./simulation.worker.ts', import.meta.url), { type: 'module' });
 
 /** The bore before the cut, and how the stones reach it. */
 export type SimulatedBore = {
@@ -50,7 +52,7 @@ export function Simulation({
     () => ({ stations: bore.stations, lengthMm: bore.lengthMm, stroke: { stoneLengthMm, overrunMm, strokeMm }, cuts }),
     [bore, cuts, stoneLengthMm, overrunMm, strokeMm],
   );
-  const frame = useSimulation(input);
+  const frame = useWorker<SimulationInput, SimulationFrame>(openWorker, input);
   const form = useMemo(() => {
     const depths = bore.stations.map((s) => s.xMm);
     return frame === undefined || frame.strokes < frame.of ? undefined : predictedForm(frame.field, depths, bore.material, rules);
@@ -72,8 +74,9 @@ export function Simulation({
           `${frame?.strokes ?? 0} of ${frame?.of ?? 0} strokes`
         ) : (
           <>
-            After {frame.of} strokes: <b>{SHAPE_WORDS[form.shape]}</b>, {sayDia(form.taperMm, units)} taper, {sayDia(form.ovalityMm, units)}{' '}
-            oval, {sayDia(form.maxMm, units)} {units.length} at its widest.
+            After {frame.of} strokes: <b>{SHAPE_WORDS[form.shape]}</b>
+            {form.taperToward === null ? '' : ` wider to the ${form.taperToward} end`}, {sayDia(form.taperMm, units)} taper,{' '}
+            {sayDia(form.ovalityMm, units)} oval, {sayDia(form.maxMm, units)} {units.length} at its widest.
             {measured.length > 0 && ` The gauge found it within ${sayDia(offBy(measured, frame.profile), units)} ${units.length} of this.`}
           </>
         )}

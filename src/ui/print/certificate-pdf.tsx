@@ -1,7 +1,7 @@
 import { Document, Page, Text, View } from '@react-pdf/renderer';
 import { sayFullDate } from '@/core/quantity/say-time';
 import type { BoreFigures, Statement } from '@/core/release/statement';
-import { printable, QrCode, second, styles } from './pdf-kit';
+import { Lines, printable, QrCode, Row, second, styles } from './pdf-kit';
 
 type Certificate = {
   readonly number: number;
@@ -71,21 +71,6 @@ export const certificatePdf = (c: Certificate, origin: string) => {
     </Document>
   );
 };
-
-const Row = ({ name, value }: { readonly name: string; readonly value: string }) => (
-  <View style={styles.row}>
-    <Text>{printable(name)}</Text>
-    <Text>{printable(value)}</Text>
-  </View>
-);
-
-const Lines = ({ lines }: { readonly lines: readonly string[] }) => (
-  <View>
-    {lines.map((line) => (
-      <Text key={line}>{printable(line)}</Text>
-    ))}
-  </View>
-);
 
 const mm = (value: number | null): string => (value === null ? 'not measured' : `${value.toFixed(3)} mm`);
 const figures = (f: BoreFigures | null): string =>

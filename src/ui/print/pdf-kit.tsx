@@ -1,5 +1,5 @@
 import { join } from 'node:path';
-import { Font, Path, StyleSheet, Svg } from '@react-pdf/renderer';
+import { Font, Path, StyleSheet, Svg, Text, View } from '@react-pdf/renderer';
 import { encode } from 'uqr';
 
 const fontFile = (weight: number): string => join(process.cwd(), `node_modules/@fontsource/b612/files/b612-latin-${weight}-normal.woff`);
@@ -28,3 +28,19 @@ export function QrCode({ text, size }: { readonly text: string; readonly size: n
     </Svg>
   );
 }
+
+/** A name and what it is. */
+export const Row = ({ name, value }: { readonly name: string; readonly value: string }) => (
+  <View style={styles.row}>
+    <Text>{printable(name)}</Text>
+    <Text>{printable(value)}</Text>
+  </View>
+);
+
+export const Lines = ({ lines }: { readonly lines: readonly string[] }) => (
+  <View>
+    {lines.map((line) => (
+      <Text key={line}>{printable(line)}</Text>
+    ))}
+  </View>
+);

@@ -3,7 +3,7 @@
 import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
 import { uuidv7 } from 'uuidv7';
 import { gaugeBore } from '@/core/bore/gauge';
-import type { Instrument } from '@/core/bore/instrument';
+import { type Instrument, whyUnfit } from '@/core/bore/instrument';
 import type { Material } from '@/core/bore/material';
 import { SHAPE_WORDS } from '@/core/bore/shape';
 import { GRID_CLOCKS } from '@/core/bore/suggest-grid';
@@ -72,10 +72,10 @@ export function Gauge({
     bodyTemp: '',
     gaugeTemp: '',
   });
-  // A bench keeps its gauge.
+  // A bench keeps its gauge; a new one takes the first that may measure.
   const [instrumentId, setInstrument] = useDraft('gauge-instrument', '');
   const [override, setOverride] = useState('');
-  const instrument = instruments.find((i) => i.id === instrumentId) ?? (instruments.length === 1 ? instruments[0] : undefined);
+  const instrument = instruments.find((i) => i.id === instrumentId) ?? instruments.find((i) => whyUnfit(i, rules, now) === undefined);
   const draft = useMemo(() => inUnits(kept, units), [kept, units]);
   const { save, saving, acceptTheirs } = useSave(saveAction, target);
   const grid = useRef<HTMLTableElement>(null);

@@ -117,7 +117,7 @@ export function Judge({
       aside={
         <section className="mb-4" aria-live="polite">
           <h2 className="head mb-2">{askedWhatIf ? 'WHAT IF · NOT FOR THE RECORD' : 'JUDGEMENT'}</h2>
-          <VerdictPanel answer={answer} pistonDiaMm={input.pistonDiaMm} units={units} />
+          <VerdictPanel answer={answer} pistonDiaMm={input.pistonDiaMm} makersLimit={input.makersLimit} units={units} />
           {saved !== undefined && !askedWhatIf && <Rejudged saved={saved} answer={answer} units={units} now={now} />}
           <WouldChange judged={judged} chosen={marks.find((m) => m.id === chosen)?.name} units={units} />
           {open && (
@@ -191,6 +191,7 @@ export function Judge({
         photos={photos}
         underlay={underlay}
         layPhoto={layPhoto}
+        sheet={saved && `/api/v1/units/${tag}/verdict.pdf`}
         open={open}
       />
       <MarksTable

@@ -1,6 +1,6 @@
 'use client';
 
-import { memo } from 'react';
+import { memo, useEffect, useState } from 'react';
 import type { JudgedMark } from '@/core/bore/judge';
 import { MARK_KINDS, MARK_WORDS, type MarkKind } from '@/core/bore/mark';
 import { sayDia, sayLength } from '@/core/quantity/say';
@@ -18,6 +18,9 @@ type RowActions = {
   readonly onRemove: (id: string) => void;
   readonly onPhoto: (files: readonly File[], id: string, name: string) => void;
 };
+
+/** Marks that the table shows at once: a browser lays hundreds of rows of fields out anew with every keystroke. */
+const A_PAGE = 40;
 
 /** The marks of the map as a table: the same data, and what each is judged. */
 export function MarksTable({
@@ -39,37 +42,72 @@ export function MarksTable({
   readonly units: Units;
   readonly open: boolean;
 }) {
+  const pages = Math.max(1, Math.ceil(marks.length / A_PAGE));
+  const [asked, setPage] = useState(0);
+  // The page that holds the chosen mark, until another is asked for.
+  const at = Math.floor(marks.findIndex((m) => m.id === chosen) / A_PAGE);
+  useEffect(() => {
+    if (at >= 0) setPage(at);
+  }, [at]);
+  const page = Math.min(asked, pages - 1);
   return (
-    <Scroll label="Marks" className="mt-2 max-h-[34rem]">
-      <table className="w-full border-collapse">
-        <thead>
-          <tr>
-            {['Mark', 'Kind', `From, ${units.length}`, 'To', 'Clock', 'to', 'Deep, µm', '±', 'Clean', 'Needs ⌀', 'Judged', 'Photo', ''].map(
-              (h) => (
+    <>
+      <Scroll label="Marks" className="mt-2">
+        <table className="w-full border-collapse">
+          <thead>
+            <tr>
+              {[
+                'Mark',
+                'Kind',
+                `From, ${units.length}`,
+                'To',
+                'Clock',
+                'to',
+                'Deep, µm',
+                '±',
+                'Clean',
+                'Needs ⌀',
+                'Judged',
+                'Photo',
+                '',
+              ].map((h) => (
                 <th key={h} scope="col" className="th">
                   {h}
                 </th>
-              ),
-            )}
-          </tr>
-        </thead>
-        <tbody>
-          {marks.map((m) => (
-            <Row
-              key={m.id}
-              m={m}
-              judged={judged.get(m.name)}
-              photos={photos}
-              chosen={m.id === chosen}
-              saved={savedIds.has(m.id)}
-              units={units}
-              open={open}
-              {...actions}
-            />
-          ))}
-        </tbody>
-      </table>
-    </Scroll>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {marks.slice(page * A_PAGE, (page + 1) * A_PAGE).map((m) => (
+              <Row
+                key={m.id}
+                m={m}
+                judged={judged.get(m.name)}
+                photos={photos}
+                chosen={m.id === chosen}
+                saved={savedIds.has(m.id)}
+                units={units}
+                open={open}
+                {...actions}
+              />
+            ))}
+          </tbody>
+        </table>
+      </Scroll>
+      {pages > 1 && (
+        <div className="mt-2 flex items-center gap-3">
+          <button type="button" className="btn-quiet" disabled={page === 0} onClick={() => setPage(page - 1)}>
+            Marks before
+          </button>
+          <p>
+            {page * A_PAGE + 1} to {Math.min(marks.length, (page + 1) * A_PAGE)} of {marks.length}
+          </p>
+          <button type="button" className="btn-quiet" disabled={page === pages - 1} onClick={() => setPage(page + 1)}>
+            Marks after
+          </button>
+        </div>
+      )}
+    </>
   );
 }
 

@@ -1,16 +1,21 @@
+import { memo } from 'react';
 import type { Judgement } from '@/core/bore/judge';
+import type { MakersLimit } from '@/core/bore/limits';
 import { sayDia } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import { OUTCOME_WORDS, VerdictSign } from '../drawing/verdict-sign';
+import { Scroll } from '../unit/scroll';
 
 /** The verdict in one word with its sign, then its arithmetic as a ladder, then the reasons. */
 export function VerdictPanel({
   answer,
   pistonDiaMm,
+  makersLimit,
   units,
 }: {
   readonly answer: Judgement;
   readonly pistonDiaMm: number;
+  readonly makersLimit: MakersLimit | null | undefined;
   readonly units: Units;
 }) {
   const { targetDiaMm, limitDiaMm, marginMm, gauge } = answer;
@@ -32,7 +37,7 @@ export function VerdictPanel({
       </div>
       <table className="w-full">
         <tbody>
-          <Rung name="limit" note={limitNote(answer, pistonDiaMm, units)} value={sayDia(limitDiaMm, units)} />
+          <Rung name="limit" note={limitNote(answer, pistonDiaMm, makersLimit, units)} value={sayDia(limitDiaMm, units)} />
           <Rung name="uncertainty of the gauge" value={`− ${sayDia(uncertainty, units)}`} />
           {targetDiaMm !== null && <Rung name="target" value={`− ${sayDia(targetDiaMm, units)}`} />}
           {targetDiaMm === null && gauge !== null && <Rung name="widest now" value={`− ${sayDia(gauge.maxMm, units)}`} />}
@@ -60,18 +65,25 @@ export function VerdictPanel({
             {t.text}
           </p>
         ))}
-        {answer.marks.map((m) => (
-          <p key={m.id} className="text-ink2">
-            <b className="text-ink">{m.id}</b> {m.reason}
-            {m.grooveLeakMlPerMin === undefined ? '' : ` Left as it is it would pass some ${m.grooveLeakMlPerMin.toPrecision(1)} ml/min.`}
-          </p>
-        ))}
       </div>
+      <Scroll label="Why each mark is judged so" className="mt-1.5 max-h-96">
+        {answer.marks.map((m) => (
+          <Sentence key={m.id} name={m.id} reason={m.reason} leak={m.grooveLeakMlPerMin} />
+        ))}
+      </Scroll>
     </div>
   );
 }
 
-const limitNote = (answer: Judgement, pistonDiaMm: number, units: Units): string => {
+const Sentence = memo(({ name, reason, leak }: { readonly name: string; readonly reason: string; readonly leak: number | undefined }) => (
+  <p className="mb-1.5 text-ink2">
+    <b className="text-ink">{name}</b> {reason}
+    {leak === undefined ? '' : ` Left as it is it would pass some ${leak.toPrecision(1)} ml/min.`}
+  </p>
+));
+
+const limitNote = (answer: Judgement, pistonDiaMm: number, makers: MakersLimit | null | undefined, units: Units): string => {
+  if (makers != null) return 'the maker’s';
   const clearance = answer.rulesUsed.clearanceMaxMm ?? 0;
   return Math.abs(pistonDiaMm + clearance - answer.limitDiaMm) < 1e-9
     ? `piston ${sayDia(pistonDiaMm, units)} + ${sayDia(clearance, units)}`

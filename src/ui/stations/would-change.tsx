@@ -1,11 +1,14 @@
 'use client';
 
-import { useDeferredValue, useMemo } from 'react';
+import { useMemo } from 'react';
 import type { JudgeInput, Judgement } from '@/core/bore/judge';
 import { sayFlip } from '@/core/bore/say-flip';
-import { whatWouldChange } from '@/core/bore/what-would-change';
+import type { Flip } from '@/core/bore/what-would-change';
 import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
+import { useWorker } from '../shell/use-worker';
+
+const openWorker = (): Worker => new Worker(new URL('./would-change.worker.ts', import.meta.url), { type: 'module' });
 
 /** A question and the answer to it, which belong together. */
 export type Judged = { readonly asked: JudgeInput; readonly rules: Rules; readonly answer: Judgement };
@@ -20,13 +23,14 @@ export function WouldChange({
   readonly chosen: string | undefined;
   readonly units: Units;
 }) {
-  const { asked, rules, answer } = useDeferredValue(judged);
-  const flips = useMemo(() => {
-    const marks = asked.marks ?? [];
+  const question = useMemo(() => {
+    const { asked, answer } = judged;
+    const named = asked.marks?.find((m) => m.id === chosen)?.id;
     const decides = answer.marks.find((m) => m.outcome === answer.outcome && m.zone !== 'clear')?.id;
-    const mark = marks.find((m) => m.id === chosen) ?? marks.find((m) => m.id === decides);
-    return whatWouldChange(asked, rules, answer, mark);
-  }, [asked, rules, answer, chosen]);
+    return { ...judged, markId: named ?? decides };
+  }, [judged, chosen]);
+  // Each flip is judged a dozen times and more: beside the page, so that typing never waits for it.
+  const flips = useWorker<typeof question, readonly Flip[]>(openWorker, question) ?? [];
   if (flips.length === 0) return null;
   return (
     <section className="mt-3">

@@ -2,7 +2,6 @@
 
 import { TriangleAlert } from 'lucide-react';
 import { may, type Person } from '@/core/people/role';
-import { CAUTIONS } from '@/core/route/cautions';
 import type { Station } from '@/core/route/station';
 import { EVENT_KINDS, type EventKind } from '@/core/unit/event-kind';
 import type { FoldedLine } from '@/core/unit/history';
@@ -31,6 +30,7 @@ export function Ledger({
   person,
   people,
   inShop,
+  cautions,
   notes,
   timers,
   photos,
@@ -50,6 +50,7 @@ export function Ledger({
   /** Who can look after a wait. */
   readonly people: readonly Pick<Person, 'id' | 'name'>[];
   readonly inShop: boolean;
+  readonly cautions: readonly string[];
   /** What was noted when this station was signed off or passed over. */
   readonly notes: readonly string[];
   readonly timers: readonly Timer[];
@@ -67,7 +68,7 @@ export function Ledger({
 }) {
   return (
     <div className="grid gap-4">
-      {(CAUTIONS[station] ?? []).map((text) => (
+      {cautions.map((text) => (
         <p key={text} className="flex gap-3 border-t border-hair pt-3">
           <TriangleAlert size={20} className={`mt-0.5 shrink-0 ${station === 'prove' ? 'text-red' : 'text-amber'}`} aria-label="Caution" />
           {text}

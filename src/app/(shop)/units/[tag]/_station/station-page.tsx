@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { laneOf } from '@/core/bore/lane';
 import { may, type Person } from '@/core/people/role';
 import type { Units } from '@/core/quantity/units';
+import { cautionsAt } from '@/core/route/cautions';
 import type { Stop } from '@/core/route/route';
 import { STATION_WORDS, STATIONS, type Station } from '@/core/route/station';
 import { sayWhyNot, whyNotDone } from '@/core/route/why-not';
@@ -107,6 +108,7 @@ export const stationPage = (station: Station, work: (at: AtStation) => ReactNode
           person={person}
           people={people.map(({ id, name }) => ({ id, name }))}
           inShop={inShop}
+          cautions={cautionsAt(station, record.family.bore)}
           notes={stationNotes(record, station)}
           timers={record.timers}
           photos={newestPhotos(record)}

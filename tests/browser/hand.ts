@@ -1,0 +1,49 @@
+import type { ElementHandle, Page } from 'puppeteer-core';
+import { ready } from './bench';
+
+/** A person at a bench who knows what buttons and fields are called. */
+export class Hand {
+  constructor(
+    readonly page: Page,
+    private readonly origin: string,
+  ) {}
+
+  /** Goes to a unit of the demo that stands at a station; of a family, where it matters. @returns its address */
+  async at(shelf: string, station: string, family?: string): Promise<string> {
+    await this.page.goto(this.origin);
+    const of = family === undefined ? '' : `:has(svg[aria-label="${family}"])`;
+    const trays = await this.page.$$eval(`section[aria-label="${shelf}"] a[data-tray]${of}`, (all) =>
+      all.map((a) => (a as HTMLAnchorElement).href),
+    );
+    for (const tray of trays) {
+      await this.page.goto(tray);
+      if (!this.page.url().endsWith(`/${station}`)) continue;
+      await ready(this.page);
+      return tray;
+    }
+    throw new Error(`no unit at ${station}`);
+  }
+
+  async press(text: string): Promise<void> {
+    const button = await this.page.waitForSelector(
+      `::-p-xpath(//*[self::button or self::summary][(normalize-space(.)="${text}" or @aria-label="${text}") and not(@disabled)])`,
+    );
+    await button?.evaluate((b) => (b as HTMLElement).focus());
+    await this.page.keyboard.press('Enter');
+  }
+
+  field = async (label: string): Promise<ElementHandle<HTMLInputElement>> =>
+    (await this.page.waitForSelector(
+      `::-p-xpath(//*[@aria-label="${label}"] | //*[@id=//label[normalize-space(.)="${label}"]/@for] | //label[starts-with(normalize-space(.), "${label}")]//*[self::input or self::select])`,
+    )) as ElementHandle<HTMLInputElement>;
+
+  async fill(label: string, text: string): Promise<void> {
+    const input = await this.field(label);
+    await input.evaluate((e) => e.select?.());
+    await input.focus();
+    await this.page.keyboard.type(text);
+  }
+
+  download = async (path: string): Promise<string> =>
+    this.page.evaluate(async (url: string) => (await fetch(url)).text(), path) as Promise<string>;
+}
