@@ -15,7 +15,7 @@ export const trueBore = (g: Geometry, story: BoreStory, addMm = 0): TrueBore => 
 });
 
 export const demoReadings = (g: Geometry, bore: TrueBore, random: Random): readonly Reading[] =>
-  suggestDepths(g.seals, g.lengthMm).flatMap((xMm) =>
+  suggestDepths(g).flatMap((xMm) =>
     GRID_CLOCKS.map((clockDeg) => ({ xMm, clockDeg, diaMm: measured(bore, xMm, clockDeg, random.normal(1)) })),
   );
 

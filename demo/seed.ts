@@ -70,7 +70,7 @@ export async function seedDemo(db: Db, now: number, stories: readonly Story[] = 
     const family = FAMILIES[story.family];
     if (story.sixteenths === 0 || family.drawing === null) continue;
     const geometry = geometryAt(family.drawing, (story.sixteenths * 25.4) / 16);
-    gauge[tag] = { bore: trueBore(geometry, story.bore), depthsMm: suggestDepths(geometry.seals, geometry.lengthMm) };
+    gauge[tag] = { bore: trueBore(geometry, story.bore), depthsMm: suggestDepths(geometry) };
   }
   return { rig, gauge };
 }

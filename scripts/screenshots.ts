@@ -4,24 +4,26 @@ import { openBrowser, signIn } from '../tests/browser/browser';
 // npx tsx scripts/screenshots.ts [origin] [folder] [name …]: a PNG of each main view, from a running demo.
 const [origin = 'http://localhost:3000', folder = 'docs/screenshots', ...only] = process.argv.slice(2);
 
-/** Views by name: the address, or the station at which a unit stands, or a family at Strip and a side of it. */
+/** Views by name: the address, or the station at which a unit stands, or a family at Strip and a side of it, or a bore by its verdict and marks. */
 const VIEWS: Readonly<Record<string, string>> = {
-  'sign-in': '/sign-in',
   rack: '/',
   'book-in': '/book-in',
   'unit-strip': 'Valve master: /strip?view=guide',
   'unit-stuck': 'Clutch slave: /strip?view=stuck',
   'unit-clean': 'clean',
   'unit-gauge': 'gauge',
-  'unit-judge': 'judge',
   'unit-hone': 'hone',
   'unit-kit': 'kit',
   'unit-close-up': 'close-up',
   'unit-prove': 'prove',
   'unit-release': 'release',
   kits: '/kits',
-  book: '/book',
   rules: '/rules',
+  'bore-clean': 'bore: Reuse, 1 mark',
+  'bore-outside': 'bore: Reuse, 2 marks',
+  'bore-honed': 'bore: Hone, 3 marks',
+  'bore-oval': 'bore: Hone, 0 marks',
+  'bore-scrap': 'bore: Scrap, 1 mark',
   families: '/rules/families',
 };
 
@@ -30,12 +32,9 @@ const page = await browser.newPage();
 await page.setViewport({ width: 1280, height: 800 });
 mkdirSync(folder, { recursive: true });
 const wanted = (name: string): boolean => only.length === 0 || only.includes(name);
-await page.goto(`${origin}/sign-in`);
-if (wanted('sign-in')) await page.screenshot({ path: `${folder}/sign-in.png` });
 await signIn(page, origin, 'maren-oreland', '180422');
 /** What shows a station best: marks that have been judged, a run that has been held. Any unit that has been there will do. */
 const BEST: Readonly<Record<string, string>> = {
-  judge: '[aria-label^="The bore unrolled, 3"]',
   prove: 'svg[aria-label^="Pressure trace"]',
 };
 const trayAt = async (station: string): Promise<string> => {
@@ -53,13 +52,30 @@ const atStrip = async (label: string, path: string): Promise<string> => {
   const tray = `section[aria-label="Booked in, strip"] a[data-tray]:has(svg[aria-label="${label}"])`;
   return `${await page.$eval(tray, (a) => (a as HTMLAnchorElement).href)}${path}`;
 };
+/** The first bore, in the shop or in the book, with such a verdict and so many marks. */
+const boreWith = async (verdict: string, marks: string): Promise<string> => {
+  const links: string[] = [];
+  for (const list of ['/', '/book']) {
+    await page.goto(`${origin}${list}`);
+    links.push(...(await page.$$eval('a[data-tray]', (all) => all.map((a) => (a as HTMLAnchorElement).href))));
+  }
+  for (const link of links) {
+    await page.goto(`${link}/judge`);
+    const shown = await page.evaluate(
+      () => `${document.querySelector('[data-testid="verdict"]')?.textContent} ${document.querySelector('#station')?.textContent}`,
+    );
+    if (shown.startsWith(`${verdict} `) && shown.includes(`· ${marks} ·`)) return page.url();
+  }
+  throw new Error(`no bore is judged ${verdict} with ${marks}`);
+};
 const addressOf = async (view: string): Promise<string> => {
   if (view.startsWith('/')) return `${origin}${view}`;
   const [label, path] = view.split(': ');
+  if (label === 'bore') return boreWith(...((path as string).split(', ') as [string, string]));
   return path === undefined ? trayAt(view) : atStrip(label as string, path);
 };
 for (const [name, view] of Object.entries(VIEWS)) {
-  if (!wanted(name) || name === 'sign-in') continue;
+  if (!wanted(name)) continue;
   await page.goto(await addressOf(view), { waitUntil: 'load' });
   // The next wait to ring is drawn once the page runs.
   await page.waitForFunction(() => /SQ-\d/.test(document.querySelector('header')?.textContent ?? ''));

@@ -6,13 +6,14 @@ import { seedDemo } from '../../demo/seed';
 import { judgeLine } from './judge';
 import { pageLines } from './pages';
 import { saveLine } from './saves';
+import { simulateLine } from './simulate';
 
 const folder = mkdtempSync(join(tmpdir(), 'eddrin-bench-'));
 process.env.EDDRIN_DATA = folder;
 const db = await theDb();
 await migrateDb(db);
 await seedDemo(db, Date.now());
-const lines = [await judgeLine(), ...(await pageLines(db)), await saveLine(db, databaseUrl())];
+const lines = [await judgeLine(), await simulateLine(), ...(await pageLines(db)), await saveLine(db, databaseUrl())];
 const table = [
   '| what | here | peer or floor, same run | bar | holds |',
   '|---|---|---|---|---|',

@@ -9,6 +9,7 @@ import { SERVE } from '../steps.mjs';
 import { jsLine } from './js-sent';
 import { type Line, median, timed } from './line';
 import { withManyPhotos } from './many-photos';
+import { framesLine } from './simulate';
 
 const [WARM_UP, ROUNDS] = [40, 60];
 const [OURS, EMPTY] = [4711, 4712];
@@ -53,6 +54,7 @@ export async function pageLines(db: Db): Promise<readonly Line[]> {
     }
     for (const name of ['unit, strip', 'unit, judge', 'unit, hone', 'unit, prove'] as const)
       lines.push(await jsLine(name, { url: `http://localhost:${OURS}${pages[name]}`, cookie }, `http://localhost:${EMPTY}/`));
+    lines.push(await framesLine(`http://localhost:${OURS}`, `http://localhost:${OURS}${pages['unit, hone']}`));
     return lines;
   } finally {
     for (const server of servers) server.kill();

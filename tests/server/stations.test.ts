@@ -186,13 +186,13 @@ describe('gauge and judge', () => {
       'The wall of 2.5 mm is thinner than the 3 mm that a sleeve needs.',
     ]);
     await sendOut(shop.db, await shop.change(unitId, 'sent-out'), sent);
-    expect((await shop.record(unitId)).timers.map((t) => [t.label, t.endsAt, t.doneAt])).toEqual([
-      ['sleeve from Quayside Boring', promisedAt, null],
-    ]);
+    const [answer, sleeve] = (await shop.record(unitId)).timers;
+    expect([answer?.label, answer?.doneAt === null]).toEqual(['answer from Aldwater Orchards', false]);
+    expect([[sleeve?.label, sleeve?.endsAt, sleeve?.doneAt]]).toEqual([['sleeve from Quayside Boring', promisedAt, null]]);
     expect(reasons(await sendOut(shop.db, await shop.change(unitId, 'sent-out'), sent))).toEqual(['It is out already.']);
     await backFromSleeving(shop.db, await shop.change(unitId, 'bore-changed'), 'to size');
     const back = await shop.record(unitId);
-    expect([back.unit.station, back.sleevings[0]?.backAt === null, back.timers[0]?.doneAt === null]).toEqual(['gauge', false, false]);
+    expect([back.unit.station, back.sleevings[0]?.backAt === null, back.timers[1]?.doneAt === null]).toEqual(['gauge', false, false]);
     expect((await shop.record(unitId)).unit.material).toBe('sleeve-brass');
   });
 });

@@ -146,15 +146,17 @@ describe('temperature', () => {
 
 describe('the suggested grid', () => {
   test.each(Object.values(FAMILIES).flatMap((f) => (f.drawing === null ? [] : [[f.name, f.drawing] as const])))(
-    '%s: inside every lane, at both ends of it, all in the bore',
+    '%s: inside every lane at both ends of it, at both ends of the bore and its middle, all in the bore and clear of what is cut into it',
     (_, drawing) => {
       const g = geometryAt(drawing, 22.225);
-      const depths = suggestDepths(g.seals, g.lengthMm);
+      const depths = suggestDepths(g);
       for (const s of g.seals) {
         const lane = laneOf(s, 1);
         expect(depths.some((x) => x >= lane.parked0Mm && x <= lane.parked1Mm)).toBe(true);
         expect(depths.filter((x) => x >= lane.x0Mm && x <= lane.x1Mm).length).toBeGreaterThanOrEqual(s.role === 'static' ? 1 : 2);
       }
+      for (const end of [0, g.lengthMm / 2, g.lengthMm])
+        expect(Math.min(...depths.map((x) => Math.abs(x - end)))).toBeLessThan(g.lengthMm / 7);
       expect(depths.every((x, i) => x > 0 && x < g.lengthMm && (i === 0 || x - (depths[i - 1] as number) >= 2))).toBe(true);
       expect(distinctAngles(GRID_CLOCKS).length).toBe(GRID_CLOCKS.length);
     },

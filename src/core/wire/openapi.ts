@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { createDocument, type ZodOpenApiPathsObject } from 'zod-openapi';
+import { SentReadings } from '../bore/sent-reading';
 import { CALCULATIONS } from './compute';
 
 const ProblemDoor = z
@@ -20,25 +21,42 @@ export const openApiDocument = () =>
     },
     components: { securitySchemes: { token: { type: 'http', scheme: 'bearer' } } },
     security: [{ token: [] }],
-    paths: Object.fromEntries(
-      [...CALCULATIONS].map(([name, { summary, request }]): [string, ZodOpenApiPathsObject[string]] => [
-        `/api/v1/compute/${name}`,
-        {
-          post: {
-            operationId: name,
-            summary,
-            requestBody: { required: true, content: { 'application/json': { schema: request } } },
-            responses: {
-              200: {
-                description: 'The answer, unrounded, with the rules it used.',
-                content: { 'application/json': { schema: z.looseObject({ rulesUsed: z.record(z.string(), z.number()) }) } },
-              },
-              400: refusal('Not JSON.'),
-              401: refusal('No session and no token.'),
-              422: refusal('Wrong input: every problem listed.'),
-            },
+    paths: {
+      '/api/v1/devices/{id}/readings': {
+        post: {
+          operationId: 'post-readings',
+          summary: 'A gauge posts its readings, with its own token, into the grid that is open with it.',
+          requestParams: { path: z.object({ id: z.string() }) },
+          requestBody: { required: true, content: { 'application/json': { schema: SentReadings } } },
+          responses: {
+            202: { description: 'Taken; a person saves them.' },
+            400: refusal('Not JSON.'),
+            401: refusal('Not the token of this gauge.'),
+            409: refusal('No grid is open with this gauge.'),
+            422: refusal('Wrong input: every problem listed.'),
           },
         },
-      ]),
-    ),
+      },
+      ...Object.fromEntries(
+        [...CALCULATIONS].map(([name, { summary, request }]): [string, ZodOpenApiPathsObject[string]] => [
+          `/api/v1/compute/${name}`,
+          {
+            post: {
+              operationId: name,
+              summary,
+              requestBody: { required: true, content: { 'application/json': { schema: request } } },
+              responses: {
+                200: {
+                  description: 'The answer, unrounded, with the rules it used.',
+                  content: { 'application/json': { schema: z.looseObject({ rulesUsed: z.record(z.string(), z.number()) }) } },
+                },
+                400: refusal('Not JSON.'),
+                401: refusal('No session and no token.'),
+                422: refusal('Wrong input: every problem listed.'),
+              },
+            },
+          },
+        ]),
+      ),
+    },
   });

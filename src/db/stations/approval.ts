@@ -6,6 +6,10 @@ import type { Db, Reader } from '../connection';
 import { put } from '../event-payload';
 import { send } from '../outbox';
 import { jobs, outbox, units } from '../tables';
+import { endOfWait } from './waits';
+
+/** A day without an answer, and somebody rings the customer, ms. */
+const ANSWER_MS = 86_400_000;
 
 export type Question = { readonly price: number; readonly promisedAt: number; readonly text: string };
 
@@ -27,17 +31,29 @@ export const askCustomer = (db: Db, change: Change, q: Question): Promise<Result
         answeredAt: null,
         answeredTo: null,
       }),
+      put('timers', {
+        id: `${change.eventId}-answer`,
+        unitId: record.unit.id,
+        label: `answer from ${record.job.customer}`,
+        startedAt: at,
+        endsAt: at + ANSWER_MS,
+        personId: change.person.id,
+        ownerId: change.person.id,
+        rungAt: null,
+        doneAt: null,
+      }),
     ]);
   });
 
 /** Notes the customer's answer. A yes moves the promise to what was asked. */
 export const answerCustomer = (db: Db, change: Change, approvalId: string, answer: 'yes' | 'no'): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, { ...change, restsOn: [approvalId] }, (record, at) => {
+  changeUnit(db, { ...change, restsOn: [approvalId] }, async (record, at, tx) => {
     const asked = record.approvals.find((a) => a.id === approvalId);
     if (asked === undefined) return refused('There is no such question.');
     if (asked.answer !== null) return refused(`It was answered: ${asked.answer}.`);
     const { unit } = record;
     return ok([
+      ...(await endOfWait(tx, unit.id, `${approvalId}-answer`, at)),
       put('approvals', { ...asked, unitId: unit.id, answer, answeredAt: at, answeredTo: change.person.id }),
       ...(answer === 'yes' ? [put('units', { ...unit, dueAt: asked.promisedAt })] : []),
     ]);

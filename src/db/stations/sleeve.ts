@@ -9,6 +9,7 @@ import type { Db } from '../connection';
 import { put } from '../event-payload';
 import { rulesInForce } from '../rules';
 import { boreChangedEdits, signOffEdits } from './sign-off';
+import { endOfWait } from './waits';
 
 export type SentOut = {
   readonly shop: string;
@@ -53,7 +54,7 @@ export const sendOut = (db: Db, change: Change, s: SentOut): Promise<Result<Chan
 
 /** It is back with its sleeve: gauged against nominal and judged as it is now. */
 export const backFromSleeving = (db: Db, change: Change, note: string): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, change, (record, at) => {
+  changeUnit(db, change, async (record, at, tx) => {
     const out = outNow(record);
     if (out === undefined) return refused('It was not sent out.');
     const back = { ...out, unitId: record.unit.id, backAt: at, note: note === '' ? out.note : note };
@@ -67,11 +68,10 @@ export const backFromSleeving = (db: Db, change: Change, note: string): Promise<
       },
     );
     if (!done.ok) return done;
-    const timer = record.timers.find((t) => t.id === `${out.id}-back` && t.doneAt === null);
     return ok([
       done.value,
       put('sleevings', back),
-      ...(timer === undefined ? [] : [put('timers', { ...timer, unitId: record.unit.id, rungAt: null, doneAt: at })]),
+      ...(await endOfWait(tx, record.unit.id, `${out.id}-back`, at)),
       ...boreChangedEdits(record, 'sleeve', at, out.material),
     ]);
   });

@@ -2,7 +2,7 @@ import { and, asc, eq, isNull } from 'drizzle-orm';
 import { ok, type Result } from '@/core/result';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
 import type { Db, Reader } from '../connection';
-import { put } from '../event-payload';
+import { type Edit, put } from '../event-payload';
 import { prepared } from '../prepared';
 import { people, timers, units } from '../tables';
 
@@ -29,12 +29,18 @@ export const startWait = (db: Db, change: Change, wait: NewWait): Promise<Result
 
 export const endWait = (db: Db, change: Change, timerId: string): Promise<Result<Changed, ChangeError>> =>
   changeUnit(db, { ...change, restsOn: [timerId] }, async (record, at, tx) => {
-    const [timer] = await tx
-      .select()
-      .from(timers)
-      .where(and(eq(timers.id, timerId), eq(timers.unitId, record.unit.id)));
-    return timer === undefined ? refused('There is no such wait.') : ok([put('timers', { ...timer, doneAt: at })]);
+    const ended = await endOfWait(tx, record.unit.id, timerId, at);
+    return ended.length === 0 ? refused('There is no such wait.') : ok(ended);
   });
+
+/** The end of a wait as an edit, for what ends one by its own save; none when there is no such wait. Read from its row, which alone knows whether it rang. */
+export const endOfWait = async (tx: Reader, unitId: string, timerId: string, at: number): Promise<readonly Edit[]> => {
+  const rows = await tx
+    .select()
+    .from(timers)
+    .where(and(eq(timers.id, timerId), eq(timers.unitId, unitId)));
+  return rows.map((timer) => put('timers', { ...timer, doneAt: at }));
+};
 
 /** Says that a wait rang. @returns true to the first who says so: it rings once, whoever listens */
 export const ringWait = (db: Db, timerId: string, now: number): Promise<boolean> =>

@@ -66,6 +66,7 @@ export function BoreMap({
   const whole = view.x1Mm - view.x0Mm > lengthMm - 1e-6;
   const zoom = (by: number, [mm, deg]: readonly [number, number]): void =>
     setView((v) => (by === 0 ? wholeBore(lengthMm) : zoomed(v, lengthMm, by, mm, deg)));
+  const mark = marks.find((m) => m.id === chosen);
   const keys = useMapKeys({ lengthMm, marks, chosen, onChoose, onDraw, onMove, onRemove, onZoom: zoom });
   const place = (e: { readonly clientX: number; readonly clientY: number }): readonly [number, number] => {
     const box = (svg.current as SVGSVGElement).getBoundingClientRect();
@@ -174,6 +175,11 @@ export function BoreMap({
         <button type="button" className="btn-quiet" disabled={whole} onClick={() => zoom(0, centreOf(view))}>
           Whole bore
         </button>
+        {mark !== undefined && (
+          <button type="button" className="btn-quiet" onClick={() => setView(closeTo(mark, lengthMm))}>
+            Zoom to {mark.name}
+          </button>
+        )}
         {children}
       </div>
       <p id="map-keys" className="mt-1 hidden text-[13px] text-ink2 peer-focus-visible:block" aria-live="polite">
@@ -183,5 +189,11 @@ export function BoreMap({
     </div>
   );
 }
+
+/** A view in which a mark takes about a third. */
+const closeTo = (m: Patch, lengthMm: number): MapView => {
+  const by = lengthMm / Math.max(6, 3 * (m.x1Mm - m.x0Mm));
+  return zoomed(wholeBore(lengthMm), lengthMm, by, (m.x0Mm + m.x1Mm) / 2, (m.clock0Deg + m.clock1Deg) / 2);
+};
 
 const centreOf = (v: MapView): readonly [number, number] => [(v.x0Mm + v.x1Mm) / 2, (v.clock0Deg + v.clock1Deg) / 2];
