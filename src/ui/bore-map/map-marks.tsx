@@ -30,7 +30,7 @@ export function MapMarks({
 const MapMarkShape = memo(
   ({
     m,
-    scale: { x, y },
+    scale: { x, y, right },
     chosen,
     onChoose,
   }: {
@@ -67,7 +67,14 @@ const MapMarkShape = memo(
           />
         );
       })}
-      <text x={x(m.x1Mm) + 8} y={y(m.clock0Deg) + 4} fontSize="12" fontWeight="700" fill={chosen ? 'var(--act)' : 'var(--ink)'}>
+      <text
+        x={x(m.x1Mm) > right - 34 ? x(m.x0Mm) - 8 : x(m.x1Mm) + 8}
+        y={y(m.clock0Deg) + 4}
+        textAnchor={x(m.x1Mm) > right - 34 ? 'end' : 'start'}
+        fontSize="12"
+        fontWeight="700"
+        fill={chosen ? 'var(--act)' : 'var(--ink)'}
+      >
         {m.name}
       </text>
     </g>

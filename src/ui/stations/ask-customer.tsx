@@ -41,6 +41,7 @@ export function AskCustomer({
   const [promisedAt, setPromised] = useState(dueAt);
   const [text, setText] = useState(suggested);
   const cost = Number(price.replace(',', '.'));
+  if (asked === undefined && !open) return null;
   return (
     <section className="mb-4 border-t border-hair pt-2">
       <h2 className="head mb-1">THE CUSTOMER’S YES</h2>

@@ -50,6 +50,7 @@ export function MarksTable({
     if (at >= 0) setPage(at);
   }, [at]);
   const page = Math.min(asked, pages - 1);
+  if (marks.length === 0) return null;
   return (
     <>
       <Scroll label="Marks" className="mt-2">
