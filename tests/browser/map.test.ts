@@ -87,6 +87,11 @@ test('a photo is laid under the map by its pins, and stays there', async () => {
     `${unit}/bore-map.png`,
   );
   expect(String.fromCharCode(...head)).toBe('PNG');
+  const none = await page.evaluate(async (url: string) => (await fetch(url)).status, `${unit}/verdict.pdf`);
+  await hand.press('Save judgement');
+  await page.waitForSelector('a[href$="/verdict.pdf"]');
+  const sheet = await hand.download(`${unit}/verdict.pdf`);
+  expect([none, sheet.slice(0, 5)]).toEqual([404, '%PDF-']);
 });
 
 test('300 marks stay fluid: the verdict is there with the frame after the keystroke', async () => {

@@ -80,6 +80,22 @@ describe('why not', () => {
     expect(why('close-up', { tray: oldCup })).toEqual(['not-new']);
   });
 
+  test('what the customer was asked about waits for a yes; a sleeve is always asked about', () => {
+    const sleeve = { outcome: 'sleeve', toDo: [] } as const;
+    const sayings = (station: 'hone' | 'sleeve' | 'kit', more: Partial<RouteFacts>) => whyNotDone(station, facts(more)).map(sayWhyNot);
+    expect(sayings('sleeve', { verdict: sleeve, approval: 'to-ask' })).toEqual([
+      'It changes price or promise: ask the customer first, at Judge.',
+      'It has not been sent out to be sleeved.',
+    ]);
+    expect(sayings('hone', { approval: 'waiting' })).toEqual(['The customer has been asked, and has not said yes yet.']);
+    expect(sayings('kit', { approval: 'no', uncovered: [] })).toEqual([
+      'The customer said no to this: judge it another way, or return it as it is.',
+    ]);
+    expect(why('sleeve', { verdict: sleeve, approval: 'yes', sleeved: 'out' })).toEqual(['not-back']);
+    expect(why('sleeve', { verdict: sleeve, approval: 'yes', sleeved: 'back' })).toEqual([]);
+    expect([why('hone', { approval: 'yes' }), why('hone', {})]).toEqual([[], []]);
+  });
+
   test('the later stations', () => {
     expect(why('judge', { verdict: { outcome: 'scrap', toDo: [] } })).toEqual(['scrap']);
     expect(why('judge', { verdict: { outcome: 'undecided', toDo: ['Clean mark m1.'] } })).toEqual(['open-questions']);

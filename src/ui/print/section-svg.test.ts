@@ -21,7 +21,7 @@ describe.each(FAMILY_NAMES)('the section of a %s as a file', (name) => {
       const titles = [...svg.matchAll(/<title>([^<]+)<\/title>/g)].map((m) => m[1]);
       expect(titles.map((t) => t?.replace(/: [-\d.]+ to [-\d.]+ mm$/, ''))).toEqual(family.slots.map((s) => s.name));
       expect(svg).not.toMatch(/<a |href=|class="[^"]*text-/);
-      for (const [, role] of svg.matchAll(/var\((--[a-z0-9]+)\)/g)) expect(svg).toContain(`${role}:#`);
+      expect(svg).not.toContain('var(');
     },
   );
 });

@@ -1,0 +1,71 @@
+import { fc, test as property } from '@fast-check/vitest';
+import { describe, expect, test } from 'vitest';
+import { piecesOf } from './map-marks';
+import { MAP_WIDTH, type MapView, mapScale, panned, snapped, trueScale, wholeBore, zoomed } from './map-scale';
+
+const LENGTH = 62;
+const share = fc.double({ min: 0, max: 1, noNaN: true });
+const inBore = (v: MapView): void => {
+  expect(v.x0Mm).toBeGreaterThanOrEqual(-1e-9);
+  expect(v.x1Mm).toBeLessThanOrEqual(LENGTH + 1e-9);
+  expect(v.clock0Deg).toBeGreaterThanOrEqual(-1e-9);
+  expect(v.clock1Deg).toBeLessThanOrEqual(360 + 1e-9);
+};
+
+describe('a map that is zoomed and moved', () => {
+  property.prop([fc.array(fc.tuple(fc.double({ min: 0.3, max: 4, noNaN: true }), share, share), { maxLength: 12 })])(
+    'never shows what is not bore, nor nothing, and keeps its shape',
+    (steps) => {
+      let view = wholeBore(LENGTH);
+      for (const [by, x, c] of steps) {
+        view = zoomed(view, LENGTH, by, x * LENGTH, c * 360);
+        inBore(view);
+        view = panned(view, LENGTH, (x - 0.5) * 40, (c - 0.5) * 200);
+        inBore(view);
+        expect(view.x1Mm - view.x0Mm).toBeGreaterThan(2.9);
+        expect((view.x1Mm - view.x0Mm) / LENGTH).toBeCloseTo((view.clock1Deg - view.clock0Deg) / 360, 9);
+      }
+    },
+  );
+
+  property.prop([fc.double({ min: 1.01, max: 3, noNaN: true }), share, share])(
+    'keeps the place under the pointer where it is',
+    (by, x, c) => {
+      const start = zoomed(wholeBore(LENGTH), LENGTH, 2, LENGTH / 2, 180);
+      const about = [start.x0Mm + x * (start.x1Mm - start.x0Mm), start.clock0Deg + c * (start.clock1Deg - start.clock0Deg)] as const;
+      const [before, after] = [mapScale(start), mapScale(zoomed(start, LENGTH, by, ...about))];
+      expect(after.x(about[0])).toBeCloseTo(before.x(about[0]), 6);
+      expect(after.y(about[1])).toBeCloseTo(before.y(about[1]), 6);
+    },
+  );
+
+  property.prop([share, share])('a place and its px are each other’s', (x, c) => {
+    const scale = mapScale(zoomed(wholeBore(LENGTH), LENGTH, 3, x * LENGTH, c * 360));
+    expect(scale.mmAt(scale.x(x * LENGTH))).toBeCloseTo(x * LENGTH, 9);
+    expect(scale.degAt(scale.y(c * 360))).toBeCloseTo(c * 360, 9);
+  });
+});
+
+test('places are kept to a tenth of a millimetre and a degree, in the bore', () => {
+  expect(snapped(12.3456, 89.6, LENGTH)).toEqual([12.3, 90]);
+  expect([snapped(-4, -1, LENGTH), snapped(99, 400, LENGTH)]).toEqual([
+    [0, 0],
+    [62, 359],
+  ]);
+});
+
+test('on paper a millimetre along and around the bore is a millimetre', () => {
+  const { scale, pxPerMm } = trueScale(LENGTH, 22.225);
+  expect(scale.x(31) - scale.x(21)).toBeCloseTo(10 * pxPerMm, 9);
+  expect(scale.y(360) - scale.y(0)).toBeCloseTo(Math.PI * 22.225 * pxPerMm, 9);
+  expect(scale.right).toBeLessThan(MAP_WIDTH);
+});
+
+test('a mark across the top is drawn in two, any other in one', () => {
+  const mark = { x0Mm: 1, x1Mm: 2, clock0Deg: 330, clock1Deg: 25 };
+  expect(piecesOf(mark).map((p) => [p.clock0Deg, p.clock1Deg])).toEqual([
+    [330, 360],
+    [0, 25],
+  ]);
+  expect(piecesOf({ ...mark, clock0Deg: 370, clock1Deg: 385 }).map((p) => [p.clock0Deg, p.clock1Deg])).toEqual([[10, 25]]);
+});
