@@ -44,7 +44,8 @@ server.listen(port);
 
 for (const signal of ['SIGINT', 'SIGTERM'])
   process.once(signal, () => {
-    // Live lines (the rig's stream) never end by themselves.
     server.close(() => process.exit(0));
-    server.closeAllConnections();
+    server.closeIdleConnections();
+    // What is being saved is answered first; live lines (the rig's stream) never end by themselves.
+    setTimeout(() => server.closeAllConnections(), 1000);
   });
