@@ -111,7 +111,7 @@ const ROWS: readonly Row[] = [
   [6, 'master-tandem', 14, 'cast-iron', ['to-the-floor'], 'pitted', 'hone', 73, 6, { position: 'service brake' }],
   [7, 'wheel-double', 14, 'cast-iron', ['pulls'], 'oval', 'hone', 66, 57, { position: 'rear right' }],
   [4, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'outside', 'kit', 65, 60, { position: 'axle 1 left' }],
-  [0, 'master-single', 14, 'cast-iron', ['sinks-slowly'], 'deep', 'sleeve', 64, 34, { position: 'parking brake', answer: 'waiting' }],
+  [0, 'master-single', 14, 'cast-iron', ['sinks-slowly'], 'deep', 'sleeve', 16, 34, { position: 'parking brake', answer: 'waiting' }],
   [5, 'master-single', 13, 'cast-iron', ['sinks-slowly'], 'deep', 'sleeve', 120, 80, { position: 'overrun brake', answer: 'yes' }],
   [4, 'wheel-double', 14, 'cast-iron', ['pulls'], 'shallow', 'hone', 71, 27, { position: 'axle 2 left' }],
   [4, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'sound', 'kit', 74, 7, { position: 'axle 2 right' }],

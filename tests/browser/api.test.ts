@@ -81,7 +81,10 @@ describe('the compute endpoints', () => {
     const response = await fetch(`${app.origin}/api/v1/openapi.json`);
     const document = (await response.json()) as { openapi: string; paths: Record<string, { post: { requestBody: unknown } }> };
     expect(document.openapi).toMatch(/^3\.1/);
-    expect(Object.keys(document.paths).sort()).toEqual(names.map((n) => `/api/v1/compute/${n}`).sort());
+    expect(Object.keys(document.paths).sort()).toEqual([
+      ...names.map((n) => `/api/v1/compute/${n}`).sort(),
+      '/api/v1/devices/{id}/readings',
+    ]);
     expect(JSON.stringify(document.paths['/api/v1/compute/gauge'])).toContain('GaugeRequest');
   });
 });

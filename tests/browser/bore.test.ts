@@ -127,6 +127,78 @@ test('rules: a change shows whom it would change before it is saved as a version
   expect(await (await hand.field('Margin of a lane, mm')).evaluate((e) => e.value)).toBe('1.2');
 });
 
+test('a maker’s limit is noted by a lead, prevails for the whole fitment, and is taken back', async () => {
+  const first = await hand.at('Gauge, judge', 'judge', 'Wheel cylinder, double');
+  const limit = () => page.$eval('table th[scope="row"]', (e) => e.textContent?.replace(/\s+/g, ' ').trim());
+  expect(await limit()).toMatch(/^limit piston 22\.180 \+ 0\.130$/);
+  await hand.press('Maker’s limit');
+  await hand.fill('Largest bore, mm', '22.29');
+  await hand.fill('Manual, and where in it', 'Tractor manual, 7.3');
+  await (await hand.field('Holds for')).select('fitment');
+  await hand.press('Let it prevail');
+  await shows(page, /limit the maker’s 22\.290/);
+  await shows(page, "The limit of 22.290 mm is the maker's: Tractor manual, 7.3.");
+  await page.goto(`${first}/judge`);
+  await ready(page);
+  await hand.press('Maker’s limit: 22.290 mm');
+  await (await hand.field('Holds for')).select('fitment');
+  await hand.press('Take it back');
+  await shows(page, /limit piston 22\.180 \+ 0\.130 22\.310/);
+});
+
+test('a school is part of the rules: whom it would change is shown, and a judgement made anew says what differs', async () => {
+  await page.goto(`${app.origin}/rules`);
+  await ready(page);
+  await (await hand.field('cast iron')).select('sleeve-first');
+  await hand.press('Which units would it change?');
+  await shows(page, /SQ-\d+ hone [\d.]+ → sleeve/);
+  await hand.fill('Why it changes', 'nothing is cut any more');
+  await hand.press('Save as version 3');
+  await shows(page, /Rules, version 3/);
+  const tandem = await hand.at('Hone, sleeve', 'hone', 'Tandem master');
+  await page.goto(`${tandem}/judge`);
+  await shows(page, /Otherwise than judged .* Hone → Sleeve target 22\.\d{3} → none m1: hone → sleeve/);
+  await page.goto(`${tandem}/hone`);
+  // What was saved stays what is worked to.
+  await shows(page, /target 22\.\d{3}/);
+  await page.goto(`${app.origin}/rules`);
+  await ready(page);
+  await (await hand.field('cast iron')).select('');
+  await hand.fill('Why it changes', 'as before');
+  await hand.press('Save as version 4');
+  await shows(page, /Rules, version 4/);
+});
+
+test('a gauge is put on record, checked at the bench, given a token that is shown once, and taken out of use', async () => {
+  await page.goto(`${app.origin}/rules/gauges`);
+  await ready(page);
+  await hand.fill('Another gauge', 'Inside micrometer 18 to 25');
+  await hand.press('Put it on record');
+  await shows(page, 'Inside micrometer 18 to 25 has never been held against its setting ring: check it first.');
+  const tray = await hand.at('Gauge, judge', 'gauge');
+  const gauge = await hand.field('Gauge');
+  const id = await gauge.evaluate((e) => [...e.querySelectorAll('option')].find((o) => o.textContent?.startsWith('Inside'))?.value ?? '');
+  await gauge.select(id);
+  await shows(page, 'has never been held against its setting ring');
+  await hand.press('Check on the ring …');
+  await hand.fill('It reads', '22.226');
+  await hand.press('Checked');
+  await shows(page, /On its ring today \d+:\d+: 22\.226 on 22\.225 mm\./);
+  await page.goto(`${app.origin}/rules/gauges`);
+  await ready(page);
+  const mine = `::-p-xpath(//article[.//h2[starts-with(., "Inside")]]//button[contains(., "token")])`;
+  await (await page.waitForSelector(mine))?.click();
+  await shows(page, /Shown once\. It posts to \/api\/v1\/devices\/\S+\/readings with Authorization: Bearer \S{32}/);
+  await page.reload();
+  await ready(page);
+  expect(await page.evaluate(() => document.body.innerText.includes('Shown once'))).toBe(false);
+  await (await page.waitForSelector('::-p-xpath(//article[.//h2[starts-with(., "Inside")]]//button[.="Out of use"])'))?.click();
+  await page.waitForFunction(() => !document.body.innerText.includes('Inside micrometer'));
+  await page.goto(`${tray}/gauge`);
+  await ready(page);
+  expect(await page.evaluate(() => document.body.innerText.includes('Inside micrometer'))).toBe(false);
+});
+
 test('the pages of the bore ask nothing of a spreadsheet’s reader until a table comes', async () => {
   const sent: string[] = [];
   page.on('response', (r) => r.url().endsWith('.js') && sent.push(r.url()));

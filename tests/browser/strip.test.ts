@@ -233,13 +233,15 @@ describe('photos', () => {
     await page.waitForFunction(() => document.querySelectorAll('#part-circlip button img').length === 1, { timeout: 15_000 });
   });
 
+  /** The demo names its units as their tags are numbered. */
+  const shownUnit = (): string => `demo-${/SQ-0(\d+)/.exec(page.url())?.[1]}`;
   const EDGE = '----a-line-between-the-parts-of-a-form';
   /** Sends bytes as a browser would, as far as is said. */
   const send = async (more: { readonly cut?: number; readonly headers?: Record<string, string>; readonly id?: string }) => {
     const unitId = await page.evaluate(() => document.querySelector('tr[id^="part-"]')?.id ?? '');
     expect(unitId).not.toBe('');
     const cookie = (await page.cookies()).map((c) => `${c.name}=${c.value}`).join('; ');
-    const fields = { eventId: more.id ?? 'cut-1', unitId: 'demo-049', caption: 'cut', onKind: 'unit', onId: 'demo-049', phase: 'out' };
+    const fields = { eventId: more.id ?? 'cut-1', unitId: shownUnit(), caption: 'cut', onKind: 'unit', onId: shownUnit(), phase: 'out' };
     const text = Object.entries(fields).map(([k, v]) => `--${EDGE}\r\ncontent-disposition: form-data; name="${k}"\r\n\r\n${v}\r\n`);
     const head = `${text.join('')}--${EDGE}\r\ncontent-disposition: form-data; name="file"; filename="a.png"\r\ncontent-type: image/png\r\n\r\n`;
     const body = Buffer.concat([Buffer.from(head), readFileSync(png), Buffer.from(`\r\n--${EDGE}--\r\n`)]);

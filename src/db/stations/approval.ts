@@ -8,8 +8,8 @@ import { send } from '../outbox';
 import { jobs, outbox, units } from '../tables';
 import { endOfWait } from './waits';
 
-/** A day without an answer, and somebody rings the customer, ms. */
-const ANSWER_MS = 86_400_000;
+/** Two days without an answer, and somebody rings the customer, ms. */
+const ANSWER_MS = 2 * 86_400_000;
 
 export type Question = { readonly price: number; readonly promisedAt: number; readonly text: string };
 
