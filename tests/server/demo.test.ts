@@ -21,7 +21,8 @@ describe('the demo shop', () => {
     db = await openDb(`file:${folder}/demo.db`);
     await migrateDb(db);
     truths = await seedDemo(db, START);
-  });
+    // A whole shop's work, on a machine that others use too.
+  }, 180_000);
 
   test('has units over all stations, released ones with full histories, and a store of kits', async () => {
     const rack = await onTheRack(db);
