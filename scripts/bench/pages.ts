@@ -11,7 +11,7 @@ import { type Line, median, timed } from './line';
 import { withManyPhotos } from './many-photos';
 import { framesLine } from './simulate';
 
-const [WARM_UP, ROUNDS] = [40, 60];
+const [WARM_UP, ROUNDS] = [150, 100];
 const [OURS, EMPTY] = [4711, 4712];
 
 /** Server time of the main pages at demo size beside an empty dynamic Next page, asked in turn. */
