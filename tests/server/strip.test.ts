@@ -154,18 +154,18 @@ describe('freeing and cleaning', () => {
   test('petroleum that was used holds close-up until somebody rinses and signs', async () => {
     const unitId = await shop.at('close-up');
     await does(unitId, 'grease-gun', { state: 'seized', pressureBar: 80, result: 'freed' });
-    await shop.worker(unitId).closeUp(1);
-    const change = () => shop.change(unitId, 'signed-off');
-    const last = (await shop.record(unitId)).tray.find((p) => p.goesIn === null && p.found === 'present');
-    await recordPart(shop.db, await shop.change(unitId, 'part-in'), last?.id ?? '', {
-      goesIn: { piece: last?.fate === 'refitted' ? 'same' : 'new', faces: null },
-    });
+    const petroleum = 'Rinse and sign first, at Clean: grease gun left petroleum in it, and that ruins new rubber.';
+    const [part] = (await shop.record(unitId)).tray.filter((p) => p.found === 'present' && p.kind !== 'cup');
+    const goesIn = { piece: part?.fate === 'refitted' ? 'same' : 'new', faces: null } as const;
+    const putIn = async () => recordPart(shop.db, await shop.change(unitId, 'part-in'), part?.id ?? '', { goesIn });
+    expect(reasons(await putIn())).toEqual([petroleum]);
+    expect((await shop.record(unitId)).tray.every((p) => p.goesIn === null)).toBe(true);
     const closeUp = { station: 'close-up', note: '', override: null } as const;
-    expect(reasons(await signOff(shop.db, await change(), closeUp))).toEqual([
-      'Rinse and sign first, at Clean: grease gun left petroleum in it, and that ruins new rubber.',
-    ]);
+    expect(reasons(await signOff(shop.db, await shop.change(unitId, 'signed-off'), closeUp))).toContain(petroleum);
     await does(unitId, 'rinse');
-    expect((await signOff(shop.db, await change(), closeUp)).ok).toBe(true);
+    expect((await putIn()).ok).toBe(true);
+    await shop.worker(unitId).closeUp();
+    expect((await shop.record(unitId)).steps.some((s) => s.station === 'close-up')).toBe(true);
   });
 
   test('clean: something done, every drilling seen open; judge: looked at again', async () => {

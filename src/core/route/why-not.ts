@@ -98,7 +98,7 @@ const closeUpFaults = (f: RouteFacts): readonly WhyNot[] => {
 };
 
 /** Petroleum ruins rubber: whatever freed the body is rinsed out, and somebody says so, before new rubber goes in. */
-const rinseFaults = (f: RouteFacts): readonly WhyNot[] => {
+export const rinseFaults = (f: Pick<RouteFacts, 'treatments'>): readonly WhyNot[] => {
   const methods = toRinse(f.treatments);
   return methods.length === 0 ? [] : [{ code: 'not-rinsed', methods }];
 };

@@ -3,6 +3,7 @@ import { partFacing } from '@/core/family/family';
 import { PART_KINDS, type PartKind } from '@/core/family/part-kind';
 import { ok, type Result } from '@/core/result';
 import { whyNotNow } from '@/core/route/route';
+import { rinseFaults, sayWhyNot } from '@/core/route/why-not';
 import { isForeign } from '@/core/strip/part-state';
 import { bareRow } from '@/core/strip/tray';
 import type { TrayPart } from '@/core/strip/tray-door';
@@ -22,6 +23,8 @@ export const recordPart = (db: Db, change: Change, partId: string, news: PartNew
     if (part === undefined) return refused('There is no such part on this tray.');
     const notNow = whyNotNow('goesIn' in news ? 'close-up' : 'strip', routeOfUnit(record));
     if (notNow.length > 0) return refused(...notNow);
+    const unrinsed = news.goesIn == null ? [] : rinseFaults(record).map(sayWhyNot);
+    if (unrinsed.length > 0) return refused(...unrinsed);
     const objection =
       kindObjection(record, part, news.kind) ?? (news.goesIn == null ? undefined : closeUpObjection(record, part, news.goesIn));
     if (objection !== undefined) return refused(objection);

@@ -14,6 +14,7 @@ import { Thumbs } from '../photo/thumbs';
 import { usePhotos } from '../photo/use-photos';
 import { SaveNote } from '../save/save-note';
 import { useTray } from '../save/use-tray';
+import { Go } from '../shell/go';
 import { FATE_WORDS } from '../strip/tray';
 import { Scroll } from '../unit/scroll';
 import { StationFrame } from '../unit/station-frame';
@@ -27,6 +28,8 @@ export function CloseUp({
   kits,
   photos,
   recordPart,
+  first,
+  cleanHref,
   open,
   ledger,
   children,
@@ -38,6 +41,9 @@ export function CloseUp({
   readonly kits: readonly string[];
   readonly photos: readonly Photo[];
   readonly recordPart: SaveAction;
+  /** What must be done before anything goes in, and where. */
+  readonly first: readonly string[];
+  readonly cleanHref: string;
   readonly open: boolean;
   readonly ledger: ReactNode;
   readonly children: ReactNode;
@@ -58,7 +64,16 @@ export function CloseUp({
       ledger={ledger}
       aside={
         <section className="mb-4" aria-live="polite">
-          {open && now !== undefined && (
+          {open &&
+            first.map((f) => (
+              <p key={f} className="mb-3 border-l-4 border-red pl-3 font-bold">
+                {f}{' '}
+                <Go className="text-act underline" href={cleanHref}>
+                  To Clean
+                </Go>
+              </p>
+            ))}
+          {open && first.length === 0 && now !== undefined && (
             <NowPart key={now.id} part={now} family={family} kits={kits} put={put} busy={saving.kind === 'saving'} />
           )}
           {open && now === undefined && <p className="mb-3 text-lg font-bold">Everything is in. Stroke it: free, returns by itself.</p>}

@@ -1,4 +1,6 @@
+import { rinseFaults, sayWhyNot } from '@/core/route/why-not';
 import { hungPhotos } from '@/core/unit/shown-photos';
+import { tagOf } from '@/core/unit/unit-record';
 import { CloseUp } from '@/ui/stations/close-up';
 import { recordPartAction } from '../../../../actions/strip';
 import { NotNow } from '../_station/not-now';
@@ -15,6 +17,8 @@ export default stationPage('close-up', (at) => (
     kits={at.record.setAside.map((s) => s.number)}
     photos={hungPhotos(at.record)}
     recordPart={recordPartAction}
+    first={rinseFaults(at.record).map(sayWhyNot)}
+    cleanHref={`/units/${tagOf(at.record.unit)}/clean`}
     open={at.atWork}
     ledger={
       <>
