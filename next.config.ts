@@ -3,9 +3,11 @@ import type { NextConfig } from 'next';
 const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
+  // `scripts/serve.mjs` does it, at a level of its own for pages.
+  compress: false,
   // The tests build into a folder of their own, so that they never replace a running shop's build.
   distDir: process.env.EDDRIN_BUILD ?? '.next',
-  serverExternalPackages: ['@libsql/client', 'libsql', '@react-pdf/renderer', 'sharp'],
+  serverExternalPackages: ['@libsql/client', 'libsql', '@react-pdf/renderer', 'exceljs', 'highs', 'sharp'],
   // `npm test` runs the TypeScript 7 compiler itself; Next's own check asks for an API that it no longer has.
   typescript: { ignoreBuildErrors: true },
   experimental: { serverActions: { bodySizeLimit: '12mb' } },

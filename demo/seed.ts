@@ -10,7 +10,7 @@ import { tagOf } from '@/core/unit/unit-record';
 import { type Db, dataFolder, migrateDb, openDb } from '@/db/connection';
 import { addInstrument, checkRing, newToken } from '@/db/instruments';
 import { addPerson } from '@/db/people';
-import { insertKit, insertRuleSet } from '@/db/shop-setup';
+import { insertArticle, insertFitment, insertRuleSet } from '@/db/shop-setup';
 import { bookIn } from '@/db/stations/book-in';
 import { addPhoto } from '@/db/stations/photos';
 import { currentVariants, type SavedVariant, saveVariant } from '@/db/stations/variants';
@@ -18,11 +18,13 @@ import { startWait } from '@/db/stations/waits';
 import type { TrueBore } from '../devices/gauge/bore';
 import { SOUND, type Truth } from '../devices/rig/chamber';
 import { trueBore } from './bore';
-import { KITS } from './kits';
+import { FITMENTS } from './fitments';
+import { asArticle, KITS } from './kits';
 import { PEOPLE } from './people';
 import { drawPhoto } from './photo';
 import { type Random, seeded } from './random';
 import { STORIES, type Story, type Trouble } from './scenario';
+import { sundries } from './sundries';
 import { VARIANTS } from './variants';
 import { Work } from './work';
 
@@ -59,7 +61,7 @@ export async function seedDemo(db: Db, now: number, stories: readonly Story[] = 
       await checkRing(db, PEOPLE[0] as Person, now - (daysAgo + back) * 24 * HOUR_MS, check);
     }
   }
-  for (const kit of KITS) await insertKit(db, kit, now - 60 * 24 * HOUR_MS, 'ida-brandvik');
+  await stockStore(db, now);
   const rig: Record<string, Truth> = {};
   const gauge: Record<string, TrueGauge> = {};
   // Booked in as time went: the oldest first, so that tags count up.
@@ -74,6 +76,14 @@ export async function seedDemo(db: Db, now: number, stories: readonly Story[] = 
   }
   return { rig, gauge };
 }
+
+const stockStore = async (db: Db, now: number): Promise<void> => {
+  // A source of its own: what is in the drawers does not move what happens on the benches.
+  const drawers = seeded(80);
+  const all = [...KITS.map((k) => asArticle(k, now)), ...sundries(now, (below) => Math.floor(drawers.next() * below))];
+  for (const [article, lots] of all) await insertArticle(db, article, lots, now - 300 * 24 * HOUR_MS, 'ida-brandvik');
+  for (const fitment of FITMENTS) await insertFitment(db, fitment, now - 300 * 24 * HOUR_MS);
+};
 
 /** Work is done by day: what fell at night was done the afternoon before. */
 const byDay = (at: number): number => {

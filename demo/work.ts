@@ -29,13 +29,14 @@ import { saveGauging, saveJudgement } from '@/db/stations/bore';
 import { find } from '@/db/stations/findings';
 import { tellStep } from '@/db/stations/guide';
 import { logPass } from '@/db/stations/hone';
-import { kitStore, setKitAside } from '@/db/stations/kit';
+import { openBag, setAside } from '@/db/stations/kit';
 import { endRun, startRun } from '@/db/stations/prove';
 import { release, signForRelease } from '@/db/stations/release';
 import { boreCut, leave, signOff } from '@/db/stations/sign-off';
 import { sendOut } from '@/db/stations/sleeve';
 import { addPart, recordPart } from '@/db/stations/tray';
 import { treat } from '@/db/stations/treatments';
+import { wholeStore } from '@/db/store/catalogue';
 import { EMPTY, step, type Truth } from '../devices/rig/chamber';
 import { demoMarks, demoReadings, trueBore } from './bore';
 import type { Random } from './random';
@@ -245,11 +246,13 @@ export class Work {
   }
 
   async kit(): Promise<void> {
-    const best = rankedKits(namedNeeds(await this.record()), await kitStore(this.db)).find(
+    const best = rankedKits(namedNeeds(await this.record()), await wholeStore(this.db, this.at)).find(
       (r) => r.kit.stock > 0 && r.match.coverage === 1,
     );
     if (best === undefined) throw new Error(`no kit covers ${this.unitId}`);
-    await must(setKitAside(this.db, this.next('kit-set-aside', best.kit.number), best.kit.id));
+    await must(setAside(this.db, this.next('kit-set-aside', best.kit.number), { articleId: best.kit.id, qty: 1 }));
+    for (const bag of (await this.record()).setAside)
+      await must(openBag(this.db, this.next('kit-opened', bag.number), { bagId: bag.id, findings: [] }));
     await must(signOff(this.db, this.next('signed-off', 'kit'), { station: 'kit', note: '', override: null }));
   }
 

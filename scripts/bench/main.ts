@@ -3,6 +3,8 @@ import { cpus, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { databaseUrl, migrateDb, theDb } from '@/db/connection';
 import { seedDemo } from '../../demo/seed';
+import { coverLine } from './cover';
+import { findLine } from './find';
 import { judgeLine } from './judge';
 import { pageLines } from './pages';
 import { saveLine } from './saves';
@@ -13,7 +15,14 @@ process.env.EDDRIN_DATA = folder;
 const db = await theDb();
 await migrateDb(db);
 await seedDemo(db, Date.now());
-const lines = [await judgeLine(), await simulateLine(), ...(await pageLines(db)), await saveLine(db, databaseUrl())];
+const lines = [
+  await judgeLine(),
+  await simulateLine(),
+  await coverLine(),
+  await findLine(),
+  ...(await pageLines(db)),
+  await saveLine(db, databaseUrl()),
+];
 const table = [
   '| what | here | peer or floor, same run | bar | holds |',
   '|---|---|---|---|---|',

@@ -2,7 +2,8 @@ import { MarkDoor } from '@/core/bore/judge-door';
 import type { Mark } from '@/core/bore/mark';
 import { fail, ok, type Result } from '@/core/result';
 import type { MarkRecord } from '@/core/unit/unit-record';
-import { type CsvProblem, type Dialect, numberIn, readTable, writeTable } from './read-table';
+import type { FileProblem } from '@/core/wire/file-problem';
+import { type Dialect, numberIn, readTable, writeTable } from './read-table';
 
 export type ReadMarks = { readonly dialect: Dialect; readonly rows: readonly (Mark & { readonly note: string })[] };
 
@@ -12,14 +13,14 @@ const NEEDED = ['id', 'kind', 'x0Mm', 'x1Mm', 'clock0Deg', 'clock1Deg'];
 const YES_NO: Readonly<Record<string, boolean>> = { yes: true, true: true, '1': true, no: false, false: false, '0': false, '': true };
 
 /** Marks of a bore. Depths may be empty: not measured; cleaned is yes unless it says no. @returns the marks, or everything wrong with the file */
-export const readMarks = (text: string): Result<ReadMarks, readonly CsvProblem[]> => {
+export const readMarks = (text: string): Result<ReadMarks, readonly FileProblem[]> => {
   const table = readTable(text);
   if (!table.ok) return table;
   const { dialect, columns, rows } = table.value;
   const lacking = NEEDED.filter((n) => !columns.includes(n));
   if (lacking.length > 0) return fail(lacking.map((column) => ({ line: 1, column, message: 'this column is not there' })));
   if (rows.length === 0) return fail([{ line: 2, column: '', message: 'there are no marks in it' }]);
-  const problems: CsvProblem[] = [];
+  const problems: FileProblem[] = [];
   const marks = rows.flatMap(({ line, cells }) => {
     const figures = NUMBERS.map((n) => {
       const [cell, value] = [cells[n] ?? '', numberIn(cells[n], dialect)];

@@ -1,8 +1,6 @@
 import Papa from 'papaparse';
 import { fail, ok, type Result } from '@/core/result';
-
-/** Something wrong with a file, where a person finds it. Lines count from 1, the header's. */
-export type CsvProblem = { readonly line: number; readonly column: string; readonly message: string };
+import type { FileProblem } from '@/core/wire/file-problem';
 
 /** How the file was understood, to be shown before anything is taken from it. */
 export type Dialect = { readonly separator: 'comma' | 'semicolon' | 'tab'; readonly decimalComma: boolean };
@@ -13,15 +11,16 @@ export type CsvTable = {
   readonly rows: readonly { readonly line: number; readonly cells: Readonly<Record<string, string>> }[];
 };
 
-/** Rows and bytes past which a file is not looked into. */
-export const MOST_ROWS = 5000;
-const MOST_CHARACTERS = 1_000_000;
+/** Rows and characters past which a file is not looked into. */
+export type FileLimits = { readonly rows: number; readonly characters: number };
+const BENCH_LIMITS: FileLimits = { rows: 5000, characters: 1_000_000 };
 
 const SEPARATORS: Readonly<Record<string, Dialect['separator']>> = { ',': 'comma', ';': 'semicolon', '\t': 'tab' };
 
 /** A CSV with a header, separated by comma, semicolon or tab; UTF-8 with or without a byte order mark. */
-export const readTable = (text: string): Result<CsvTable, readonly CsvProblem[]> => {
-  if (text.length > MOST_CHARACTERS) return fail([{ line: 1, column: '', message: 'the file is larger than a megabyte' }]);
+export const readTable = (text: string, most = BENCH_LIMITS): Result<CsvTable, readonly FileProblem[]> => {
+  if (text.length > most.characters)
+    return fail([{ line: 1, column: '', message: `the file is larger than ${most.characters / 1_000_000} MB` }]);
   const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: 'greedy',
@@ -35,7 +34,7 @@ export const readTable = (text: string): Result<CsvTable, readonly CsvProblem[]>
     return fail(
       broken.map((e) => ({ line: (e.row ?? 0) + 2, column: '', message: e.message.charAt(0).toLowerCase() + e.message.slice(1) })),
     );
-  if (parsed.data.length > MOST_ROWS) return fail([{ line: MOST_ROWS + 2, column: '', message: `more than ${MOST_ROWS} rows` }]);
+  if (parsed.data.length > most.rows) return fail([{ line: most.rows + 2, column: '', message: `more than ${most.rows} rows` }]);
   const separator = SEPARATORS[parsed.meta.delimiter] ?? 'comma';
   const decimalComma = separator !== 'comma' && parsed.data.some((row) => Object.values(row).some((v) => /^-?\d+,\d+$/.test(v)));
   return ok({

@@ -2,7 +2,8 @@ import { ReadingDoor } from '@/core/bore/gauge-door';
 import type { Reading } from '@/core/bore/reading';
 import { MM_PER_INCH } from '@/core/quantity/units';
 import { fail, ok, type Result } from '@/core/result';
-import { type CsvProblem, type Dialect, numberIn, readTable, writeTable } from './read-table';
+import type { FileProblem } from '@/core/wire/file-problem';
+import { type Dialect, numberIn, readTable, writeTable } from './read-table';
 
 export type ReadReadings = { readonly dialect: Dialect; readonly rows: readonly Reading[] };
 
@@ -10,7 +11,7 @@ export type ReadReadings = { readonly dialect: Dialect; readonly rows: readonly 
 const LENGTHS = { xMm: { xMm: 1, xIn: MM_PER_INCH }, diaMm: { diaMm: 1, diaIn: MM_PER_INCH } } as const;
 
 /** Gauge readings: columns xMm or xIn, clockDeg, diaMm or diaIn, in any order. @returns the readings in mm, or everything wrong with the file */
-export const readReadings = (text: string): Result<ReadReadings, readonly CsvProblem[]> => {
+export const readReadings = (text: string): Result<ReadReadings, readonly FileProblem[]> => {
   const table = readTable(text);
   if (!table.ok) return table;
   const { dialect, columns, rows } = table.value;
@@ -19,7 +20,7 @@ export const readReadings = (text: string): Result<ReadReadings, readonly CsvPro
     .filter((names) => !has(names))
     .map((names) => Object.keys(names).join(' or '));
   if (lacking.length > 0) return fail(lacking.map((column) => ({ line: 1, column, message: 'this column is not there' })));
-  const problems: CsvProblem[] = [];
+  const problems: FileProblem[] = [];
   const readings = rows.flatMap(({ line, cells }) => {
     const of = (names: Readonly<Record<string, number>>): number | undefined => {
       const column = Object.keys(names).find((n) => columns.includes(n)) ?? '';

@@ -1,22 +1,34 @@
-import { asc, eq, sql, sum } from 'drizzle-orm';
+import { asc, eq, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { COMPLAINT_NAMES } from '@/core/book-in/complaint';
 import type { Judgement } from '@/core/bore/judge';
 import { MARK_KINDS } from '@/core/bore/mark';
-import { FixedPoints } from '@/core/bore/underlay';
+import { FixedPoints } from '@/core/bore/underlay-door';
 import { GeometryDoor } from '@/core/family/geometry-door';
 import { familyOf, VariantDoor } from '@/core/family/variant-door';
 import { GritDoor } from '@/core/hone/hone-door';
+import { BagItems, Findings, Kept } from '@/core/kit/bag-door';
+import { MeasuredDoor } from '@/core/kit/identify-door';
 import { DimsDoor } from '@/core/kit/kit-door';
 import { STATIONS } from '@/core/route/station';
 import { type TrayPart, TrayPartDoor } from '@/core/strip/tray-door';
 import { overruled } from '@/core/unit/overrule';
 import { OverruleDoor } from '@/core/unit/overrule-door';
-import type { BorePass, GuideTick, MarkRecord, SavedVerdict, Step, Underlay, Unit, UnitRecord } from '@/core/unit/unit-record';
-import type { Db, Reader } from './connection';
+import type {
+  BorePass,
+  GuideTick,
+  Identity,
+  MarkRecord,
+  SavedVerdict,
+  SetAside,
+  Step,
+  Underlay,
+  Unit,
+  UnitRecord,
+} from '@/core/unit/unit-record';
+import type { Db } from './connection';
 import type { Row } from './event-payload';
 import { prepared } from './prepared';
-import { stockMoves } from './tables';
 
 const Complaints = z.array(z.enum(COMPLAINT_NAMES));
 const Texts = z.array(z.string());
@@ -44,7 +56,8 @@ const unitQuery = prepared((db: Pick<Db, 'query'>) =>
         marks: { orderBy: (m) => asc(m.name) },
         verdicts: { orderBy: (v) => asc(v.at) },
         steps: { orderBy: (s) => asc(s.at) },
-        stockMoves: { orderBy: (m) => asc(m.at), with: { kit: { with: { items: { orderBy: (i) => asc(i.seq) } } } } },
+        bags: { orderBy: (b) => asc(b.at) },
+        identities: true,
         timers: { columns: { rungAt: false }, orderBy: (t) => asc(t.startedAt) },
         rigRuns: { columns: { samples: false, analysis: false }, orderBy: (r) => asc(r.startedAt) },
         signatures: { orderBy: (s) => asc(s.at) },
@@ -72,7 +85,8 @@ export async function loadUnit(db: Pick<Db, 'query'>, unitId: string): Promise<U
     marks,
     verdicts,
     steps,
-    stockMoves: moves,
+    bags,
+    identities,
     timers,
     rigRuns,
     signatures,
@@ -104,14 +118,8 @@ export async function loadUnit(db: Pick<Db, 'query'>, unitId: string): Promise<U
     marks: marks.map(toMark),
     verdicts: verdicts.map(toVerdict),
     steps: steps.map(toStep),
-    setAside: moves.map(({ id, qty, kit }) => ({
-      moveId: id,
-      kitId: kit.id,
-      number: kit.number,
-      name: kit.name,
-      qty: -qty,
-      items: kit.items.map((i) => ({ kind: i.kind, qty: i.qty, name: i.name, dims: DimsDoor.parse(i.dims) })),
-    })),
+    setAside: bags.map(toSetAside),
+    identity: identities.map(toIdentity).at(-1) ?? null,
     timers,
     runs: rigRuns,
     signatures,
@@ -130,6 +138,13 @@ export const toUnit = (row: Row<'units'>): Unit => ({ ...row, geometry: Geometry
 export const toTick = ({ unitId: _, ...tick }: Row<'guideTicks'>): GuideTick => ({ ...tick, dims: DimsDoor.parse(tick.dims) });
 export const toPass = ({ unitId: _, material: __, ...pass }: Row<'honePasses'>): BorePass => ({ ...pass, grit: GritDoor.parse(pass.grit) });
 export const toUnderlay = ({ unitId: _, points, ...u }: Row<'underlays'>): Underlay => ({ ...u, points: FixedPoints.parse(points) });
+export const toSetAside = ({ unitId: _, ...bag }: Row<'bags'>): SetAside => ({
+  ...bag,
+  items: BagItems.parse(bag.items),
+  findings: Findings.parse(bag.findings),
+  kept: Kept.parse(bag.kept),
+});
+export const toIdentity = ({ unitId: _, ...i }: Row<'identities'>): Identity => ({ ...i, measured: MeasuredDoor.parse(i.measured) });
 export const toPart = ({ unitId: _, ...part }: Row<'parts'>): TrayPart => TrayPartDoor.parse(part);
 export const toMark = ({ unitId: _, ...m }: Row<'marks'>): MarkRecord => ({ ...m, kind: MarkKindDoor.parse(m.kind) });
 export const toStep = ({ unitId: _, ...s }: Row<'steps'>): Step => ({
@@ -147,13 +162,4 @@ export const toVerdict = (v: Row<'verdicts'>): SavedVerdict => {
     answer: overruled(JudgementDoor.parse(v.answer) as unknown as Judgement, overrule),
     overrule,
   };
-};
-
-/** Pieces of a kit on hand. */
-export const onHand = async (db: Reader, kitId: string): Promise<number> => {
-  const [row] = await db
-    .select({ qty: sum(stockMoves.qty) })
-    .from(stockMoves)
-    .where(eq(stockMoves.kitId, kitId));
-  return Number(row?.qty ?? 0);
 };

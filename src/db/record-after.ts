@@ -1,9 +1,9 @@
 import type { UnitRecord } from '@/core/unit/unit-record';
 import type { Edit, Row, TrackedName } from './event-payload';
-import { toMark, toPart, toPass, toStep, toTick, toUnderlay, toUnit, toVerdict } from './load-unit';
+import { toIdentity, toMark, toPart, toPass, toSetAside, toStep, toTick, toUnderlay, toUnit, toVerdict } from './load-unit';
 
 /** Tables whose rows bring others with them: after a change to these the unit is read again. */
-const NEEDS_READING: readonly TrackedName[] = ['gaugings', 'readings', 'stockMoves'];
+const NEEDS_READING: readonly TrackedName[] = ['gaugings', 'readings'];
 
 /** The unit as edits leave it, without asking the database; undefined where only that can tell. */
 export const recordAfter = (r: UnitRecord, edits: readonly Edit[]): UnitRecord | undefined => {
@@ -16,6 +16,8 @@ export const recordAfter = (r: UnitRecord, edits: readonly Edit[]): UnitRecord |
     marks: patched(r.marks, 'marks', edits, toMark),
     verdicts: patched(r.verdicts, 'verdicts', edits, toVerdict),
     steps: patched(r.steps, 'steps', edits, toStep),
+    setAside: patched(r.setAside, 'bags', edits, toSetAside),
+    identity: patched(r.identity === null ? [] : [r.identity], 'identities', edits, toIdentity).at(-1) ?? null,
     timers: patched(r.timers, 'timers', edits, ({ rungAt: _, ...timer }) => timer),
     runs: patched(r.runs, 'rigRuns', edits, (row) => row),
     signatures: patched(r.signatures, 'signatures', edits, (row) => row),

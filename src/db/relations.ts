@@ -1,16 +1,16 @@
 import { relations } from 'drizzle-orm';
 import {
   approvals,
+  bags,
   customers,
   familyVariants,
   findings,
   gaugings,
   guideTicks,
   honePasses,
+  identities,
   instruments,
   jobs,
-  kitItems,
-  kits,
   marks,
   parts,
   photos,
@@ -20,7 +20,6 @@ import {
   signatures,
   sleevings,
   steps,
-  stockMoves,
   timers,
   treatments,
   underlays,
@@ -38,7 +37,8 @@ export const unitRelations = relations(units, ({ one, many }) => ({
   marks: many(marks),
   verdicts: many(verdicts),
   steps: many(steps),
-  stockMoves: many(stockMoves),
+  bags: many(bags),
+  identities: many(identities),
   timers: many(timers),
   rigRuns: many(rigRuns),
   signatures: many(signatures),
@@ -68,7 +68,9 @@ const ofUnit = (
     | typeof honePasses
     | typeof underlays
     | typeof sleevings
-    | typeof approvals,
+    | typeof approvals
+    | typeof bags
+    | typeof identities,
 ) => relations(table, ({ one }) => ({ unit: one(units, { fields: [table.unitId], references: [units.id] }) }));
 
 export const partRelations = ofUnit(parts);
@@ -86,6 +88,8 @@ export const honePassRelations = ofUnit(honePasses);
 export const underlayRelations = ofUnit(underlays);
 export const sleevingRelations = ofUnit(sleevings);
 export const approvalRelations = ofUnit(approvals);
+export const bagRelations = ofUnit(bags);
+export const identityRelations = ofUnit(identities);
 
 export const jobRelations = relations(jobs, ({ one }) => ({
   customer: one(customers, { fields: [jobs.customerId], references: [customers.id] }),
@@ -97,12 +101,6 @@ export const gaugingRelations = relations(gaugings, ({ one, many }) => ({
 export const readingRelations = relations(readings, ({ one }) => ({
   gauging: one(gaugings, { fields: [readings.gaugingId], references: [gaugings.id] }),
 }));
-export const stockMoveRelations = relations(stockMoves, ({ one }) => ({
-  unit: one(units, { fields: [stockMoves.unitId], references: [units.id] }),
-  kit: one(kits, { fields: [stockMoves.kitId], references: [kits.id] }),
-}));
-export const kitRelations = relations(kits, ({ many }) => ({ items: many(kitItems) }));
-export const kitItemRelations = relations(kitItems, ({ one }) => ({ kit: one(kits, { fields: [kitItems.kitId], references: [kits.id] }) }));
 export const instrumentRelations = relations(instruments, ({ many }) => ({ checks: many(ringChecks) }));
 export const ringCheckRelations = relations(ringChecks, ({ one }) => ({
   instrument: one(instruments, { fields: [ringChecks.instrumentId], references: [instruments.id] }),

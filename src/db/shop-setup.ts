@@ -1,28 +1,37 @@
-import type { Dims } from '@/core/kit/need';
+import type { Article } from '@/core/kit/article';
+import type { Fitment } from '@/core/kit/fitment';
 import type { Rules } from '@/core/rules/rule-set';
 import type { Db } from './connection';
-import { kitItems, kits, ruleSets, stockMoves } from './tables';
+import { articles, fitments, lots, ruleSets, stockMoves } from './tables';
 
-export type NewKit = {
-  readonly number: string;
-  readonly name: string;
-  readonly price: number;
-  readonly leadDays: number | null;
-  readonly stock: number;
-  readonly note: string;
-  readonly items: readonly { readonly kind: string; readonly name: string; readonly qty: number; readonly dims: Dims }[];
+export type NewLot = {
+  readonly code: string;
+  readonly qty: number;
+  readonly at: number;
+  readonly expiresAt: number | null;
+  readonly fault: string;
 };
+export type NewArticle = Omit<Article, 'id'>;
 
-/** Enters a kit with its contents and what was received of it. */
-export async function insertKit(db: Db, { items, stock, ...kit }: NewKit, at: number, personId: string): Promise<void> {
-  const id = `kit-${kit.number}`;
+/** Enters an article with its lots and what was received of each. */
+export async function insertArticle(db: Db, article: NewArticle, stock: readonly NewLot[], at: number, personId: string): Promise<void> {
+  const articleId = `art-${article.number}`;
   await db.transaction(async (tx) => {
-    await tx.insert(kits).values({ id, ...kit });
-    await tx.insert(kitItems).values(items.map((item, seq) => ({ id: `${id}-${seq}`, kitId: id, seq, ...item })));
-    if (stock > 0)
-      await tx.insert(stockMoves).values({ id: `${id}-received`, kitId: id, unitId: null, qty: stock, reason: 'received', at, personId });
+    await tx.insert(articles).values({ id: articleId, ...article, changedAt: at });
+    for (const [i, { qty, code, at: receivedAt, ...lot }] of stock.entries()) {
+      const lotId = `${articleId}-${i}`;
+      await tx.insert(lots).values({ id: lotId, articleId, code, receivedAt, ...lot, changedAt: receivedAt });
+      if (qty > 0)
+        await tx
+          .insert(stockMoves)
+          .values({ id: `${lotId}-received`, articleId, lotId, unitId: null, qty, reason: 'received', note: '', at: receivedAt, personId });
+    }
   });
 }
+
+export const insertFitment = async (db: Db, fitment: Fitment, at: number): Promise<void> => {
+  await db.insert(fitments).values({ ...fitment, changedAt: at });
+};
 
 /** Adds a version of the shop's rules; the newest is in force. */
 export const insertRuleSet = async (

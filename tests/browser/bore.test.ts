@@ -1,29 +1,15 @@
 import { readFileSync } from 'node:fs';
-import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, expect, test } from 'vitest';
-import { type App, startApp } from './app';
 import { isAt, ready, shows } from './bench';
-import { openBrowser, signIn } from './browser';
-import { Hand } from './hand';
+import { type AtWork, closeShop, openShopAs } from './hand';
 
 // The bore: readings in and out as a table, what would change a judgement, a lead's word over it, cutting, and the rules behind it all.
 
-let app: App;
-let browser: Browser;
-let page: Page;
-let hand: Hand;
+let { app, browser, page, hand } = {} as AtWork;
 beforeAll(async () => {
-  app = await startApp();
-  browser = await openBrowser();
-  page = await browser.newPage();
-  await page.setViewport({ width: 1280, height: 800 });
-  await signIn(page, app.origin, 'maren-oreland', '180422');
-  hand = new Hand(page, app.origin);
+  ({ app, browser, page, hand } = await openShopAs('maren-oreland', '180422'));
 });
-afterAll(async () => {
-  await browser.close();
-  await app.stop();
-});
+afterAll(() => closeShop({ app, browser, page, hand }));
 
 test('readings come in as a table: what is wrong is said with its line, what is right fills the grid and comes out again', async () => {
   const tray = await hand.at('Gauge, judge', 'gauge');

@@ -1,5 +1,23 @@
-import type { ElementHandle, Page } from 'puppeteer-core';
+import type { Browser, ElementHandle, Page } from 'puppeteer-core';
+import { type App, startApp } from './app';
 import { ready } from './bench';
+import { openBrowser, signIn } from './browser';
+
+/** The running demo shop, and a person signed in at a screen of 1280 by 800. */
+export type AtWork = { readonly app: App; readonly browser: Browser; readonly page: Page; readonly hand: Hand };
+
+export const openShopAs = async (personId: string, pin: string): Promise<AtWork> => {
+  const app = await startApp();
+  const browser = await openBrowser();
+  const page = await browser.newPage();
+  await page.setViewport({ width: 1280, height: 800 });
+  await signIn(page, app.origin, personId, pin);
+  return { app, browser, page, hand: new Hand(page, app.origin) };
+};
+export const closeShop = async ({ app, browser }: AtWork): Promise<void> => {
+  await browser.close();
+  await app.stop();
+};
 
 /** A person at a bench who knows what buttons and fields are called. */
 export class Hand {

@@ -238,7 +238,10 @@ test('a kit is set aside, and the parts go in the right way round; a wrong one i
   await isAt(page, 'kit');
   await shows(page, /K-118 Tandem master 7\/8 in 100 %/);
   await keys.push('Set aside');
-  await shows(page, 'set aside');
+  await keys.push('Open the bag');
+  await shows(page, 'Old parts stay on the tray until the new ones lie beside them');
+  await keys.push('All as stated');
+  await shows(page, 'all as the catalogue says');
   await keys.push('Kit complete');
   await isDone(page, 'kit');
   await page.goto(`${app.origin}/units/${tag}`);
@@ -268,11 +271,19 @@ test('a kit is set aside, and the parts go in the right way round; a wrong one i
 test('its gap is set, and it is proved on the rig', async () => {
   await page.goto(`${app.origin}/units/${tag}`);
   await isAt(page, 'set');
+  await keys.fill('Rim stands off the flange, mm', '4.8');
+  await keys.fill('Socket, from the rim, mm', '12.9');
+  await keys.fill('Straight edge is thick, mm', '20');
+  await keys.fill('Outer side of it to the tip, mm', '12.6');
+  await shows(page, 'Right 0.70 ± 0.08 mm lies wholly in the window');
+  await keys.push('Take it into the note');
   for (const point of [/^Pushrod length/, /^There is a gap/]) {
     await keys.tabTo(point);
     await keys.press('Space');
   }
-  await keys.fill('Gap as measured, and how', '0.7 mm by straight edge');
+  expect(
+    await page.$$eval('label.label input', (all) => all.map((e) => (e as HTMLInputElement).value).find((v) => v.includes('edge'))),
+  ).toMatch(/^Pushrod gap, mm; \(socket 12\.90 − rim 4\.80\) .* = 0\.70; .*Right:/);
   await keys.push('Set');
   await isDone(page, 'set');
   await page.goto(`${app.origin}/units/${tag}`);

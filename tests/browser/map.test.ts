@@ -1,30 +1,16 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, expect, test } from 'vitest';
-import { type App, startApp } from './app';
 import { isAt, shows } from './bench';
-import { openBrowser, signIn } from './browser';
-import { Hand } from './hand';
+import { type AtWork, closeShop, openShopAs } from './hand';
 
 // The bore map, the model of a cut, a gauge that posts, and the customer's yes.
 
-let app: App;
-let browser: Browser;
-let page: Page;
-let hand: Hand;
+let { app, browser, page, hand } = {} as AtWork;
 beforeAll(async () => {
-  app = await startApp();
-  browser = await openBrowser();
-  page = await browser.newPage();
-  await page.setViewport({ width: 1280, height: 800 });
-  await signIn(page, app.origin, 'maren-oreland', '180422');
-  hand = new Hand(page, app.origin);
+  ({ app, browser, page, hand } = await openShopAs('maren-oreland', '180422'));
 });
-afterAll(async () => {
-  await browser.close();
-  await app.stop();
-});
+afterAll(() => closeShop({ app, browser, page, hand }));
 
 const MAP = '[aria-label^="The bore unrolled"]';
 const keys = async (...all: readonly string[]): Promise<void> => {
@@ -60,6 +46,13 @@ test('the map is worked by keyboard alone: a mark drawn, moved, gone through and
     whole,
     MAP,
   );
+  // The loupe shows the chosen mark large, with how far it reaches, until it is put away.
+  const loupe = () => page.$$eval(`${MAP} svg svg`, (all) => all.length);
+  expect([await loupe(), await figures()]).toEqual([1, expect.stringMatching(/m1 [\d.]+ to [\d.]+ mm, around [\d.]+ mm/)]);
+  await hand.press('Loupe');
+  expect(await loupe()).toBe(0);
+  await hand.press('Loupe');
+  await page.$eval(MAP, (e) => (e as HTMLElement).focus());
   await keys('Delete');
   await shows(page, '0 marks ·');
 });

@@ -152,6 +152,9 @@ test('polished, its kit set aside, closed up', async () => {
   await atUnit('kit');
   await shows(page, /K-131 Wheel cylinder 7\/8 in, pair 100 %/);
   await tapButton('Set aside');
+  await tapButton('Open the bag');
+  await tapButton('All as stated');
+  await shows(page, 'all as the catalogue says');
   await tapButton('Kit complete');
   await isDone(page, 'kit');
   await atUnit('close-up');

@@ -45,17 +45,28 @@ const faults = async (): Promise<readonly string[]> => {
 };
 
 describe('the door', () => {
-  test.each(['/', '/kits', '/book', '/rules', '/rules/families', '/rules/causes', '/rig', '/book-in', '/find?q=1', '/units/SQ-0012/prove'])(
-    '%s leads nobody in',
-    async (path) => {
-      await page.goto(app.origin + path);
-      expect(new URL(page.url()).pathname).toBe('/sign-in');
-    },
-  );
+  test.each([
+    '/',
+    '/kits',
+    '/kits/identify',
+    '/kits/files',
+    '/book',
+    '/rules',
+    '/rules/families',
+    '/rules/causes',
+    '/rig',
+    '/book-in',
+    '/find?q=1',
+    '/units/SQ-0012/prove',
+  ])('%s leads nobody in', async (path) => {
+    await page.goto(app.origin + path);
+    expect(new URL(page.url()).pathname).toBe('/sign-in');
+  });
 
   test('papers, photos and the rig’s stream are closed to nobody', async () => {
-    for (const path of ['/api/v1/units/SQ-0001/certificate.pdf', '/api/v1/units/SQ-0012/label.svg', '/api/v1/rig/stream'])
-      expect((await fetch(app.origin + path)).status).toBe(401);
+    const papers = ['/api/v1/units/SQ-0001/certificate.pdf', '/api/v1/units/SQ-0012/label.svg', '/api/v1/units/SQ-0012/kit-sets'];
+    const store = ['find?q=1', 'identify?boreMm=22', 'export/kits.csv', 'export/stock.xlsx'].map((of) => `/api/v1/store/${of}`);
+    for (const path of [...papers, ...store, '/api/v1/rig/stream']) expect((await fetch(app.origin + path)).status).toBe(401);
     expect((await fetch(`${app.origin}/photos/demo-001-1`)).status).toBe(401);
   });
 
@@ -88,6 +99,14 @@ describe('every main view, in both themes', () => {
     '/',
     '/book-in',
     '/kits',
+    '/kits?of=fitments',
+    '/kits/K-122',
+    '/kits/K-122/edit',
+    '/kits/fitments/new',
+    '/kits/identify?boreMm=22.23',
+    '/kits/files',
+    '/sums',
+    '/sums/gap?standOff=4.8&socket=12.9&edge=20&reading=12.5',
     '/rig',
     '/book',
     '/rules',

@@ -7,8 +7,9 @@ import { beforeAll, describe, expect, test } from 'vitest';
 import { STATIONS } from '@/core/route/station';
 import { type Db, migrateDb, openDb } from '@/db/connection';
 import { onTheRack } from '@/db/rack';
-import { kitStore } from '@/db/stations/kit';
 import { certificateOf } from '@/db/stations/release';
+import { wholeStore } from '@/db/store/catalogue';
+import { fitmentIndex } from '@/db/store/fitments';
 import { certificates, people, unitEvents, units } from '@/db/tables';
 import { seedDemo, type Truths } from '../../demo/seed';
 import { ownFolder, START } from './shop';
@@ -33,7 +34,12 @@ describe('the demo shop', () => {
     const released = all.filter((u) => u.exit === 'released');
     expect(released.length).toBeGreaterThanOrEqual(6);
     for (const unit of released) expect((await certificateOf(db, unit.id))?.statement.proved.length).toBe(1);
-    expect((await kitStore(db)).length).toBeGreaterThanOrEqual(12);
+    const store = await wholeStore(db, START);
+    expect([store.filter((a) => a.type === 'kit').length, store.filter((a) => a.type === 'sundry').length]).toEqual([30, 80]);
+    expect((await fitmentIndex(db)).length).toBe(60);
+    expect(store.filter((a) => a.supersededBy !== null).length).toBe(1);
+    expect(store.flatMap((a) => a.lots).filter((l) => l.fault !== '').length).toBe(1);
+    expect(store.flatMap((a) => a.lots).filter((l) => l.qty > 0 && (l.expiresAt ?? Infinity) < START).length).toBe(1);
     expect((await db.select().from(people)).length).toBe(5);
   });
 

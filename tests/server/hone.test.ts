@@ -1,8 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { beforeAll, describe, expect, test } from 'vitest';
-import { learnedRates } from '@/core/hone/learned-rates';
 import { currentVerdict } from '@/core/unit/facts-of';
-import { logPass, type NewPass, shopPasses } from '@/db/stations/hone';
+import { logPass, type NewPass, ratesFor } from '@/db/stations/hone';
 import { boreCut } from '@/db/stations/sign-off';
 import { undoLast } from '@/db/stations/undo';
 import { honePasses } from '@/db/tables';
@@ -65,13 +64,14 @@ describe('a pass over the bore', () => {
 
   test('the shop learns from its stones, by material, and not from beads or paper', async () => {
     const unitId = await toCut();
-    const before = learnedRates((await shopPasses(shop.db, 'cast-iron')).map((p) => ({ ...p, material: 'cast-iron' as const })));
+    const before = (await ratesFor(shop.db, 'cast-iron', unitId)).all;
     await log(unitId, { grit: 400, strokes: 24, beforeMm: 22.25, afterMm: 22.255 });
     await log(unitId, { grit: 400, tool: 'bead', beforeMm: 22.255, afterMm: 22.3 });
-    const after = learnedRates((await shopPasses(shop.db, 'cast-iron')).map((p) => ({ ...p, material: 'cast-iron' as const })));
+    const { all: after, others } = await ratesFor(shop.db, 'cast-iron', unitId);
+    expect(others).toEqual(before);
     expect(after.find((r) => r.grit === 400)?.passes).toBe((before.find((r) => r.grit === 400)?.passes ?? 0) + 1);
     expect(after.find((r) => r.grit === 400)?.umPer100Turns).toBeCloseTo(5 / 1.4, 6);
-    expect(await shopPasses(shop.db, 'sleeve-brass')).toEqual([]);
+    expect((await ratesFor(shop.db, 'sleeve-brass', unitId)).all).toEqual([]);
   });
 });
 

@@ -9,6 +9,7 @@ import * as people from '@/app/actions/people';
 import * as prove from '@/app/actions/prove';
 import * as release from '@/app/actions/release';
 import * as rules from '@/app/actions/rules';
+import * as stock from '@/app/actions/stock';
 import * as strip from '@/app/actions/strip';
 import * as unit from '@/app/actions/unit';
 import { STANDARD_LIKELIHOODS } from '@/core/book-in/likelihoods';
@@ -33,6 +34,7 @@ const actions = {
   ...prove,
   ...release,
   ...rules,
+  ...stock,
   ...strip,
   ...unit,
 };
@@ -59,8 +61,22 @@ const ASKS: { readonly [A in Exclude<keyof typeof actions, 'signInAction' | 'sig
   overruleAction: 'override',
   previewRulesAction: 'rules',
   saveRulesAction: 'rules',
-  setKitAsideAction: 'kit',
-  putKitBackAction: 'kit',
+  setAsideAction: 'kit',
+  putBackAction: 'kit',
+  openBagAction: 'kit',
+  measureNeedAction: 'kit',
+  orderForAction: 'kit',
+  reuseOldAction: 'kit',
+  keepSurplusAction: 'kit',
+  identifyAction: 'book-in',
+  receiveAction: 'kit',
+  correctStockAction: 'kit',
+  faultLotAction: 'kit',
+  orderAction: 'kit',
+  reorderAction: 'kit',
+  undoImportAction: 'kit',
+  saveArticleAction: 'kit',
+  saveFitmentAction: 'kit',
   startRunAction: 'bench',
   abortRunAction: 'see',
   signAction: 'bench',

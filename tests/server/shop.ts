@@ -10,9 +10,9 @@ import type { Change } from '@/db/change-unit';
 import { type Db, migrateDb, theDb } from '@/db/connection';
 import { loadUnit } from '@/db/load-unit';
 import { addPerson } from '@/db/people';
-import { insertKit, insertRuleSet } from '@/db/shop-setup';
+import { insertArticle, insertRuleSet } from '@/db/shop-setup';
 import { type BookIn, bookIn } from '@/db/stations/book-in';
-import { KITS } from '../../demo/kits';
+import { asArticle, KITS } from '../../demo/kits';
 import { seeded } from '../../demo/random';
 import { Work } from '../../demo/work';
 import { SOUND } from '../../devices/rig/chamber';
@@ -44,7 +44,10 @@ export async function openShop(): Promise<Shop> {
   for (const person of Object.values(PEOPLE)) await addPerson(db, { ...person, pin: PINS[person.id] as string }, START);
   await insertRuleSet(db, { version: 1, at: START, personId: PEOPLE.owner.id, note: 'as it starts', rules: STANDARD_RULES });
   // Enough of the kit that most of the units here take.
-  for (const kit of KITS) await insertKit(db, kit.number === 'K-131' ? { ...kit, stock: 60 } : kit, START, PEOPLE.counter.id);
+  for (const kit of KITS) {
+    const [article, lots] = asArticle(kit.number === 'K-131' ? { ...kit, stock: 60 } : kit, START);
+    await insertArticle(db, article, lots, START, PEOPLE.counter.id);
+  }
   return new Shop(db, folder);
 }
 

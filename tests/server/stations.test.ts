@@ -10,7 +10,7 @@ import type { ChangeError } from '@/db/change-unit';
 import { historyOf } from '@/db/history';
 import { answerCustomer, askCustomer, sentMessages } from '@/db/stations/approval';
 import { saveGauging, saveJudgement } from '@/db/stations/bore';
-import { kitStore, putKitBack, setKitAside } from '@/db/stations/kit';
+import { putBack, setAside } from '@/db/stations/kit';
 import { breakLostRuns, endRun, lastRunOf, startRun } from '@/db/stations/prove';
 import { certificateOf, release, signForRelease } from '@/db/stations/release';
 import { boreCut, leave, reopen, signOff } from '@/db/stations/sign-off';
@@ -18,6 +18,7 @@ import { backFromSleeving, sendOut } from '@/db/stations/sleeve';
 import { recordPart } from '@/db/stations/tray';
 import { undoLast } from '@/db/stations/undo';
 import { endWait, openWaits, startWait } from '@/db/stations/waits';
+import { wholeStore } from '@/db/store/catalogue';
 import { seeded } from '../../demo/random';
 import { simulate } from '../../demo/work';
 import { SOUND, type Truth } from '../../devices/rig/chamber';
@@ -198,15 +199,16 @@ describe('gauge and judge', () => {
 });
 
 describe('kit', () => {
-  const stockOf = async (number: string): Promise<number> => (await kitStore(shop.db)).find((k) => k.number === number)?.stock ?? -1;
+  const stockOf = async (number: string): Promise<number> =>
+    (await wholeStore(shop.db, START)).find((k) => k.number === number)?.stock ?? -1;
 
   test('set aside leaves the shelf, put back returns', async () => {
     const unitId = await at('kit');
     const before = await stockOf('K-132');
-    await setKitAside(shop.db, await shop.change(unitId, 'kit-set-aside'), 'kit-K-132');
+    await setAside(shop.db, await shop.change(unitId, 'kit-set-aside'), { articleId: 'art-K-132', qty: 1 });
     expect(await stockOf('K-132')).toBe(before - 1);
     const [aside] = (await shop.record(unitId)).setAside;
-    await putKitBack(shop.db, await shop.change(unitId, 'kit-put-back'), aside?.moveId ?? '');
+    await putBack(shop.db, await shop.change(unitId, 'kit-put-back'), aside?.id ?? '');
     expect(await stockOf('K-132')).toBe(before);
   });
 
@@ -217,7 +219,7 @@ describe('kit', () => {
     ];
     expect(await stockOf('K-122')).toBe(1);
     const changes = await Promise.all(units.map((u) => shop.change(u, 'kit-set-aside')));
-    const results = await Promise.all(changes.map((c) => setKitAside(shop.db, c, 'kit-K-122')));
+    const results = await Promise.all(changes.map((c) => setAside(shop.db, c, { articleId: 'art-K-122', qty: 1 })));
     expect(results.filter((r) => r.ok).length).toBe(1);
     expect(reasons(results.find((r) => !r.ok) as Result<unknown, ChangeError>)).toEqual(['K-122 is gone: none on the shelf.']);
     expect(await stockOf('K-122')).toBe(0);
@@ -228,7 +230,7 @@ describe('kit', () => {
     expect(reasons(await signOff(shop.db, await shop.change(unitId, 'signed-off'), done('kit')))).toEqual([
       'No kit has been set aside for this unit.',
     ]);
-    await setKitAside(shop.db, await shop.change(unitId, 'kit-set-aside'), 'kit-K-132');
+    await setAside(shop.db, await shop.change(unitId, 'kit-set-aside'), { articleId: 'art-K-132', qty: 1 });
     expect(reasons(await signOff(shop.db, await shop.change(unitId, 'signed-off'), done('kit')))[0]).toMatch(
       /^Nothing set aside covers: left boot, left cup/,
     );
@@ -238,7 +240,7 @@ describe('kit', () => {
     const unitId = await at('close-up');
     await recordPart(shop.db, await shop.change(unitId, 'part-in'), `${unitId}-left-boot`, { goesIn: { piece: 'new', faces: null } });
     const [aside] = (await shop.record(unitId)).setAside;
-    expect(reasons(await putKitBack(shop.db, await shop.change(unitId, 'kit-put-back'), aside?.moveId ?? ''))).toEqual([
+    expect(reasons(await putBack(shop.db, await shop.change(unitId, 'kit-put-back'), aside?.id ?? ''))).toEqual([
       'Parts of it are in the unit already.',
     ]);
   });
@@ -385,14 +387,14 @@ describe('undo and reopen', () => {
   test('a kit put back cannot be taken back once another unit has the last one', async () => {
     const more = { family: 'master-tandem', nominalMm: 23.8125 } as const;
     const [one, two] = [await at('kit', more), await at('kit', more)];
-    const store = await kitStore(shop.db);
+    const store = await wholeStore(shop.db, START);
     const kit = store.find((k) => k.number === 'K-121');
     for (let left = kit?.stock ?? 0; left > 1; left--)
-      await setKitAside(shop.db, await shop.change(await at('kit', more), 'kit-set-aside'), 'kit-K-121');
-    await setKitAside(shop.db, await shop.change(one, 'kit-set-aside'), 'kit-K-121');
+      await setAside(shop.db, await shop.change(await at('kit', more), 'kit-set-aside'), { articleId: 'art-K-121', qty: 1 });
+    await setAside(shop.db, await shop.change(one, 'kit-set-aside'), { articleId: 'art-K-121', qty: 1 });
     const [aside] = (await shop.record(one)).setAside;
-    await putKitBack(shop.db, await shop.change(one, 'kit-put-back'), aside?.moveId ?? '');
-    await setKitAside(shop.db, await shop.change(two, 'kit-set-aside'), 'kit-K-121');
+    await putBack(shop.db, await shop.change(one, 'kit-put-back'), aside?.id ?? '');
+    await setAside(shop.db, await shop.change(two, 'kit-set-aside'), { articleId: 'art-K-121', qty: 1 });
     expect(reasons(await undoLast(shop.db, await shop.change(one, 'undone')))[0]).toMatch(/went to another unit/);
   });
 

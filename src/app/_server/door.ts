@@ -7,6 +7,12 @@ import { currentPerson } from './who';
 export const problem = (status: number, title: string, errors: readonly Problem[] = []): Response =>
   Response.json({ type: 'about:blank', title, status, errors }, { status, headers: { 'content-type': 'application/problem+json' } });
 
+/** A write by a browser comes from a page of our own; another site's is refused. */
+export const fromOurPage = (sent: Pick<Headers, 'get'>): boolean => {
+  const origin = sent.get('origin');
+  return origin !== null && URL.canParse(origin) && new URL(origin).host === sent.get('host');
+};
+
 /** The token that a request carries, if it does. */
 export const bearerOf = (sent: Pick<Headers, 'get'>): string | undefined => /^Bearer (.+)$/i.exec(sent.get('authorization') ?? '')?.[1];
 

@@ -5,7 +5,7 @@ import { DiaMm, ReadingDoor, TempC } from '@/core/bore/gauge-door';
 import { MarkDoor } from '@/core/bore/judge-door';
 import { MATERIALS } from '@/core/bore/material';
 import { SCHOOLS } from '@/core/bore/school';
-import { FixedPoints } from '@/core/bore/underlay';
+import { FixedPoints } from '@/core/bore/underlay-door';
 import { DRIVE_NAMES, TOOL_NAMES } from '@/core/hone/drive';
 import { GritDoor, Rpm, StrokesPerMin } from '@/core/hone/hone-door';
 import { OverruleDoor } from '@/core/unit/overrule-door';

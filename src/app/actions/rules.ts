@@ -3,7 +3,7 @@
 import { z } from 'zod';
 import { fail, ok } from '@/core/result';
 import { EditedRulesDoor } from '@/core/rules/rule-door';
-import { SchoolsDoor } from '@/core/rules/schools';
+import { SchoolsDoor } from '@/core/rules/schools-door';
 import { judgedOtherwise } from '@/core/unit/judged-otherwise';
 import { judgedCases, saveRules } from '@/db/rules';
 import { act } from '../_server/act';

@@ -9,6 +9,9 @@ import { signInAction } from '../actions/people';
 
 export const metadata: Metadata = { title: 'Sign in' };
 
+/** Never made while building: that would open a shop where there is none yet, and leave an empty one behind. */
+export const dynamic = 'force-dynamic';
+
 export default async function SignInPage() {
   if ((await currentPerson()) !== undefined) redirect('/');
   return <SignIn people={await everyone(await theDb())} pins={demoPins()} signIn={signInAction} />;

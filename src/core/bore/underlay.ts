@@ -1,12 +1,13 @@
-import { z } from 'zod';
-
 /** A point of a photo (u, v: 0 to 1 from its upper left) and where it lies in the bore. */
 export type FixedPoint = { readonly u: number; readonly v: number; readonly xMm: number; readonly clockDeg: number };
 
-const Share = z.number().min(0).max(1);
-export const FixedPoints = z
-  .array(z.strictObject({ u: Share, v: Share, xMm: z.number().min(0).max(10_000), clockDeg: z.number().min(0).max(360) }))
-  .length(4, 'a photo is laid by four points');
+/** Where a photo lies before it is laid: over the whole bore. */
+export const startPoints = (lengthMm: number): readonly FixedPoint[] => [
+  { u: 0.05, v: 0.05, xMm: 0, clockDeg: 0 },
+  { u: 0.95, v: 0.05, xMm: lengthMm, clockDeg: 0 },
+  { u: 0.95, v: 0.95, xMm: lengthMm, clockDeg: 360 },
+  { u: 0.05, v: 0.95, xMm: 0, clockDeg: 360 },
+];
 
 type Point = readonly [number, number];
 

@@ -9,11 +9,11 @@ export type KitMatchInput = Omit<Store, 'allowUnverified'> & {
 export type KitMatches = { readonly kits: readonly KitMatch[]; readonly best: BestSet; readonly rulesUsed: Record<string, never> };
 
 /** Which kit covers this unit, piece by piece; and the best set of kits and sundries. @source design, chapter 5 */
-export function kitMatch(input: KitMatchInput): KitMatches {
+export async function kitMatch(input: KitMatchInput): Promise<KitMatches> {
   const allowUnverified = input.allowUnverified ?? false;
   return {
     kits: input.kits.map((kit) => matchKit(input.needs, kit, allowUnverified)),
-    best: bestSet(input.needs, { ...input, allowUnverified }),
+    best: await bestSet(input.needs, { ...input, allowUnverified }),
     rulesUsed: {},
   };
 }

@@ -4,7 +4,7 @@ import type { TrayPart } from '../strip/tray-door';
 import type { Dims, Need } from './need';
 
 /** Seals that are sold by the bore they fit. */
-const IN_BORE: readonly PartKind[] = ['cup', 'plunger-seal', 'square-seal'];
+export const IN_BORE: readonly PartKind[] = ['cup', 'plunger-seal', 'square-seal'];
 
 /**
  * What a unit needs from the store, from its tray: every part whose fate is `replaced` or that was absent from a slot that must be filled.

@@ -112,14 +112,23 @@ const record = (): UnitRecord => {
     ],
     setAside: [
       {
-        moveId: 'm',
-        kitId: 'k',
+        id: 'm',
+        articleId: 'k',
+        lotId: 'l',
         number: 'K-131',
         name: 'Wheel cylinder',
+        lotCode: 'L131',
+        expiresAt: null,
         qty: 1,
+        at: 40,
+        openedAt: null,
+        openedBy: null,
+        findings: [],
+        kept: [],
         items: [{ kind: 'cup', qty: 2, name: 'cup', dims: { boreMm: 22.225 } }],
       },
     ],
+    identity: null,
     timers: [],
     runs: [],
     signatures: [
@@ -175,7 +184,7 @@ describe('what a certificate states', () => {
     expect(s.bore?.verdict).toEqual(['The bore can be used as it is.']);
     expect(s.fitted).toContain('left cup: new');
     expect(s.fitted).toContain('left piston: the unit’s own, inspected');
-    expect(s.kits).toEqual(['K-131 Wheel cylinder']);
+    expect(s.kits).toEqual(['K-131 Wheel cylinder, lot L131']);
     expect(s.signatures.map((x) => [x.name, x.role])).toEqual([
       ['Joss', 'technician'],
       ['Maren', 'lead'],

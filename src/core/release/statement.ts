@@ -83,7 +83,7 @@ export const stateRelease = (r: UnitRecord, c: ReleaseContext): Statement => {
     fitted: r.tray
       .filter((p) => p.goesIn !== null)
       .map((p) => `${p.name}${p.qty > 1 ? ` × ${p.qty}` : ''}: ${p.goesIn?.piece === 'new' ? 'new' : 'the unit’s own, inspected'}`),
-    kits: r.setAside.map((s) => `${s.number} ${s.name}`),
+    kits: r.setAside.map((s) => `${s.number} ${s.name}, lot ${s.lotCode}`),
     proved: analysis === null ? [] : [analysis.sentence],
     notProved: [
       ...(family.hasGap ? ['Pushrod gap on the machine.'] : []),

@@ -26,6 +26,8 @@ export type RouteFacts = {
   readonly sleeved: 'out' | 'back' | null;
   /** Names of needed parts that nothing set aside for the unit covers; null while nothing has been set aside. */
   readonly uncovered: readonly string[] | null;
+  /** Bags set aside that nobody has opened and laid beside the old parts. */
+  readonly unopened: readonly string[];
   /** The last hold of the closed-up unit. */
   readonly proof: HoldTest['outcome'] | null;
   readonly signedBy: readonly string[];

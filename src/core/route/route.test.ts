@@ -28,6 +28,7 @@ const facts = (more: Partial<RouteFacts>): RouteFacts => ({
   approval: null,
   sleeved: null,
   uncovered: null,
+  unopened: [],
   proof: null,
   signedBy: [],
   ...more,

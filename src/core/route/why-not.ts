@@ -20,6 +20,7 @@ export type WhyNot =
   | { readonly code: 'not-sent' | 'not-back' }
   | { readonly code: 'open-questions'; readonly texts: readonly string[] }
   | { readonly code: 'uncovered'; readonly parts: readonly string[] }
+  | { readonly code: 'unopened'; readonly bags: readonly string[] }
   | { readonly code: 'proof'; readonly outcome: 'fail' | 'hold-longer' }
   | { readonly code: 'signatures'; readonly have: number; readonly need: number };
 
@@ -49,7 +50,7 @@ export const whyNotDone = (station: Station, f: RouteFacts): readonly WhyNot[] =
       ];
     case 'kit':
       if (f.uncovered === null) return [...unanswered(f), { code: 'nothing-set-aside' }];
-      return [...unanswered(f), ...(f.uncovered.length === 0 ? [] : [{ code: 'uncovered' as const, parts: f.uncovered }])];
+      return [...unanswered(f), ...(f.uncovered.length === 0 ? [] : [{ code: 'uncovered' as const, parts: f.uncovered }]), ...unopened(f)];
     case 'close-up':
       return closeUpFaults(f);
     case 'prove':
@@ -65,6 +66,10 @@ export const whyNotDone = (station: Station, f: RouteFacts): readonly WhyNot[] =
       return [];
   }
 };
+
+/** New parts are laid beside the old ones before those may go: what the bag says is not what is in it. */
+export const unopened = (f: Pick<RouteFacts, 'unopened'>): readonly WhyNot[] =>
+  f.unopened.length === 0 ? [] : [{ code: 'unopened', bags: f.unopened }];
 
 /** Work that the customer was asked about waits for a yes. */
 const unanswered = (f: RouteFacts): readonly WhyNot[] =>
@@ -163,6 +168,8 @@ export const sayWhyNot = (w: WhyNot): string => {
       return w.texts.length === 0 ? 'The verdict is still open.' : w.texts.join(' ');
     case 'uncovered':
       return `Nothing set aside covers: ${list(w.parts)}.`;
+    case 'unopened':
+      return `Open ${list(w.bags)} and lay what is in it beside the old parts first.`;
     case 'proof':
       return w.outcome === 'fail' ? 'It leaked on the rig: find out why and prove it again.' : 'The hold did not decide: hold it longer.';
     case 'signatures':

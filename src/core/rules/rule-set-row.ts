@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { RulesDoor } from './rule-door';
-import { SchoolsDoor } from './schools';
+import { SchoolsDoor } from './schools-door';
 
 /** A rule set as it is stored: a version, who made it when, and why. */
 export const RuleSetRow = z.object({

@@ -1,6 +1,9 @@
 import type { BoreOutcome } from '../bore/judge';
 import { drillingsOf } from '../clean/cleaning';
+import type { BagItem } from '../kit/article';
 import { assignItems } from '../kit/assign';
+import { reallyIn } from '../kit/bag';
+import type { Need } from '../kit/need';
 import { needsOf } from '../kit/needs-of';
 import type { Approved, RouteFacts } from '../route/facts';
 import { routeOf, type Stop, stationNow } from '../route/route';
@@ -40,7 +43,8 @@ export const factsOf = (r: UnitRecord): RouteFacts => {
     verdict: verdict === undefined ? null : { outcome: verdict.answer.outcome, toDo: verdict.answer.toDo.map((t) => t.text) },
     approval: approvalOf(r),
     sleeved: sleevedOf(r),
-    uncovered: r.setAside.length === 0 ? null : uncoveredNames(r, r.setAside),
+    uncovered: r.setAside.length === 0 ? null : uncoveredNames(r),
+    unopened: r.setAside.filter((s) => s.openedAt === null).map((s) => s.number),
     proof: run?.outcome ?? null,
     signedBy: r.signatures.map((s) => s.personId),
   };
@@ -77,13 +81,38 @@ export const summaryOf = (
   };
 };
 
-const uncoveredNames = (r: UnitRecord, setAside: readonly SetAside[]): readonly string[] => {
-  const needs = needsOf(r.family, r.tray, r.unit.geometry?.nominalMm ?? null);
-  const assigned = assignItems(
-    needs,
-    setAside.flatMap((s) => s.items.map((item) => ({ ...item, qty: item.qty * s.qty }))),
-  );
-  return needs
-    .filter((need, n) => need.qty > assigned.filter((a) => a.need === n).reduce((sum, a) => sum + a.qty, 0))
-    .map((need) => r.tray.find((p) => p.slotId === need.id)?.name ?? need.id);
+/** What a bag set aside gives: as the catalogue says until it is opened, then as it is; without what was kept for the store. */
+export const inBag = (s: SetAside): readonly BagItem[] => {
+  const all = s.items.map((item) => ({ ...item, qty: item.qty * s.qty }));
+  return reallyIn(all, [...s.findings, ...s.kept.map((k) => ({ what: 'missing' as const, ...k }))]);
 };
+
+/** Pieces of the bags set aside that no need of the unit takes. */
+export const spareIn = (r: UnitRecord): readonly { readonly bagId: string; readonly item: number; readonly qty: number }[] => {
+  const pieces = r.setAside.flatMap((s) => s.items.map((item, at) => ({ bagId: s.id, item: at, of: { ...item, qty: leftOf(s, at) } })));
+  const assigned = assignItems(
+    needsOf(r.family, r.tray, r.unit.geometry?.nominalMm ?? null),
+    pieces.map((p) => p.of),
+  );
+  return pieces.flatMap(({ bagId, item, of }, i) => {
+    const qty = of.qty - assigned.reduce((sum, a) => sum + (a.item === i ? a.qty : 0), 0);
+    return qty > 0 ? [{ bagId, item, qty }] : [];
+  });
+};
+const leftOf = (s: SetAside, item: number): number =>
+  (s.items[item]?.qty ?? 0) * s.qty -
+  s.findings.reduce((sum, f) => sum + (f.what === 'missing' && f.item === item ? f.qty : 0), 0) -
+  s.kept.reduce((sum, k) => sum + (k.item === item ? k.qty : 0), 0);
+
+/** Needs that the bags set aside do not cover, with how many pieces of each are short. */
+export const shortOf = (r: UnitRecord): readonly Need[] => {
+  const needs = needsOf(r.family, r.tray, r.unit.geometry?.nominalMm ?? null);
+  const assigned = assignItems(needs, r.setAside.flatMap(inBag));
+  return needs.flatMap((need, n) => {
+    const qty = need.qty - assigned.reduce((sum, a) => sum + (a.need === n ? a.qty : 0), 0);
+    return qty > 0 ? [{ ...need, qty }] : [];
+  });
+};
+
+const uncoveredNames = (r: UnitRecord): readonly string[] =>
+  shortOf(r).map((need) => r.tray.find((p) => p.slotId === need.id)?.name ?? need.id);

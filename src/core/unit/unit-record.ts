@@ -10,7 +10,10 @@ import type { UnitKind } from '../family/family-name';
 import type { Geometry } from '../family/geometry';
 import type { HonePass } from '../hone/cutting-rate';
 import type { Drive, Tool } from '../hone/drive';
-import type { Dims, KitItem } from '../kit/need';
+import type { BagItem } from '../kit/article';
+import type { BagFinding } from '../kit/bag';
+import type { Measured } from '../kit/feature';
+import type { Dims } from '../kit/need';
 import type { HoldTest } from '../prove/hold-test';
 import { sayNominal } from '../quantity/say';
 import type { Station } from '../route/station';
@@ -87,13 +90,33 @@ export type Step = {
   readonly override: string | null;
   readonly unmet: readonly string[];
 };
+/** A bag set aside for a unit: what the catalogue says is in it, and what was found once it was opened. */
 export type SetAside = {
-  readonly moveId: string;
-  readonly kitId: string;
+  /** That of its stock move. */
+  readonly id: string;
+  readonly articleId: string;
+  readonly lotId: string;
   readonly number: string;
   readonly name: string;
+  readonly lotCode: string;
+  readonly expiresAt: number | null;
   readonly qty: number;
-  readonly items: readonly (KitItem & { readonly name: string })[];
+  readonly items: readonly BagItem[];
+  readonly at: number;
+  readonly openedAt: number | null;
+  readonly openedBy: string | null;
+  readonly findings: readonly BagFinding[];
+  /** Pieces that were kept as sundries, by the item's place. */
+  readonly kept: readonly { readonly item: number; readonly qty: number }[];
+};
+/** Which fitment a unit is taken to be, and what was measured to tell. */
+export type Identity = {
+  readonly id: string;
+  readonly fitmentId: string;
+  readonly label: string;
+  readonly measured: Measured;
+  readonly at: number;
+  readonly personId: string;
 };
 export type Timer = {
   readonly id: string;
@@ -214,6 +237,7 @@ export type UnitRecord = {
   readonly verdicts: readonly SavedVerdict[];
   readonly steps: readonly Step[];
   readonly setAside: readonly SetAside[];
+  readonly identity: Identity | null;
   readonly timers: readonly Timer[];
   readonly runs: readonly Run[];
   readonly signatures: readonly Signature[];

@@ -21,26 +21,26 @@ const differences = (want: unknown, have: unknown, path = ''): string[] => {
 };
 
 describe('worked examples of the contract', () => {
-  test.each([...CALCULATIONS.keys()])('%s', (name) => {
+  test.each([...CALCULATIONS.keys()])('%s', async (name) => {
     const { request, response } = example(name);
-    const result = answer(name, request);
+    const result = await answer(name, request);
     expect(result?.ok).toBe(true);
     expect(differences(response, result?.ok ? result.value : undefined)).toEqual([]);
   });
 });
 
 describe('bad requests', () => {
-  const paths = (name: string, change: Record<string, unknown>): readonly string[] => {
-    const result = answer(name, { ...example(name).request, ...change });
+  const paths = async (name: string, change: Record<string, unknown>): Promise<readonly string[]> => {
+    const result = await answer(name, { ...example(name).request, ...change });
     return result === undefined || result.ok ? [] : result.error.map((p) => p.path);
   };
 
-  test('everything wrong is listed at once, by path', () => {
+  test('everything wrong is listed at once, by path', async () => {
     const readings = [
       { xMm: '9', clockDeg: 0, diaMm: 20.6 },
       { xMm: 9, clockDeg: true, diaMm: -1 },
     ];
-    expect(paths('gauge', { readings, material: 'wood', rules: { gaugeRepeatability: 1 } })).toEqual([
+    expect(await paths('gauge', { readings, material: 'wood', rules: { gaugeRepeatability: 1 } })).toEqual([
       'readings[0].xMm',
       'readings[1].clockDeg',
       'readings[1].diaMm',
@@ -49,12 +49,12 @@ describe('bad requests', () => {
     ]);
   });
 
-  test('a mark that ends before it starts is told beside its other faults', () => {
+  test('a mark that ends before it starts is told beside its other faults', async () => {
     const marks = [
       { id: 'a', kind: 'hole', x0Mm: 5, x1Mm: 4, clock0Deg: 0, clock1Deg: 1, cleaned: true },
       { id: 'a', kind: 'pit', x0Mm: 5, x1Mm: 6, clock0Deg: 0, clock1Deg: 1, cleaned: 'yes' },
     ];
-    expect([...paths('judge', { marks, pistonDiaMm: null })].sort()).toEqual([
+    expect([...(await paths('judge', { marks, pistonDiaMm: null }))].sort()).toEqual([
       'marks[0].kind',
       'marks[0].x1Mm',
       'marks[1].cleaned',
@@ -63,27 +63,27 @@ describe('bad requests', () => {
     ]);
   });
 
-  test('extra fields pass at the top only', () => {
-    expect(paths('stack-check', { note: 'bench 2' })).toEqual([]);
-    expect(paths('stack-check', { fitted: [{ id: 'a', slot: 'boot', note: '' }] })).toEqual(['fitted[0].note']);
+  test('extra fields pass at the top only', async () => {
+    expect(await paths('stack-check', { note: 'bench 2' })).toEqual([]);
+    expect(await paths('stack-check', { fitted: [{ id: 'a', slot: 'boot', note: '' }] })).toEqual(['fitted[0].note']);
   });
 
-  test('chambers of a seal must be neighbours, the open one first', () => {
+  test('chambers of a seal must be neighbours, the open one first', async () => {
     const seal = (between: readonly string[]) => ({ id: between.join(), kind: 'cup', between, faces: null });
     const seals = [seal(['feed', 'outside']), seal(['outside', 'pressure']), seal(['outside', 'feed']), seal(['feed', 'sump'])];
-    expect(paths('stack-check', { seals })).toEqual(['seals[0].between', 'seals[1].between', 'seals[3].between']);
+    expect(await paths('stack-check', { seals })).toEqual(['seals[0].between', 'seals[1].between', 'seals[3].between']);
   });
 
-  test('a trace must run forward without holes, long enough', () => {
+  test('a trace must run forward without holes, long enough', async () => {
     const trace = Array.from({ length: 24 }, (_, i) => ({ tS: i, pBar: 50 - i / 100 }));
     trace[4] = { tS: 3, pBar: 50 };
-    expect(paths('hold-test', { trace })).toEqual(['trace[4].tS']);
-    expect(paths('hold-test', { trace: trace.map((s, i) => ({ ...s, tS: i < 12 ? i : i + 7 })) })).toEqual(['trace[12].tS']);
-    expect(paths('hold-test', { trace: trace.map((s, i) => ({ ...s, tS: i / 10 })) })).toEqual(['trace']);
+    expect(await paths('hold-test', { trace })).toEqual(['trace[4].tS']);
+    expect(await paths('hold-test', { trace: trace.map((s, i) => ({ ...s, tS: i < 12 ? i : i + 7 })) })).toEqual(['trace[12].tS']);
+    expect(await paths('hold-test', { trace: trace.map((s, i) => ({ ...s, tS: i / 10 })) })).toEqual(['trace']);
   });
 
-  test.each([null, [], 'text', 7])('a body that is no object is refused whole: %j', (body) => {
-    const result = answer('gauge', body);
+  test.each([null, [], 'text', 7])('a body that is no object is refused whole: %j', async (body) => {
+    const result = await answer('gauge', body);
     expect(result?.ok === false && result.error.map((p) => p.path)).toEqual(['']);
   });
 });

@@ -9,13 +9,13 @@ import { pathOf, problemsOf } from './problems';
 import { saySaveError } from './save-error';
 import { uniqueIds } from './unique';
 
-const wrong = (name: string, body: unknown): readonly (readonly [string, string])[] => {
-  const result = CALCULATIONS.get(name)?.run(body, STANDARD_RULES);
+const wrong = async (name: string, body: unknown): Promise<readonly (readonly [string, string])[]> => {
+  const result = await CALCULATIONS.get(name)?.run(body, STANDARD_RULES);
   if (result === undefined || result.ok) throw new Error('it was not refused');
   return result.error.map((p) => [p.path, p.message] as const);
 };
 
-describe('problems', () => {
+describe('problems', async () => {
   test.each([
     [[], ''],
     [['readings', 0, 'diaMm'], 'readings[0].diaMm'],
@@ -52,55 +52,55 @@ describe('requests that are refused', () => {
   });
   const steady = Array.from({ length: 30 }, (_, i) => i);
 
-  test('a hold whose clock stands still, runs back, or has a gap, each at its sample', () => {
+  test('a hold whose clock stands still, runs back, or has a gap, each at its sample', async () => {
     const times = [...steady];
     times[5] = 4;
     times[20] = 40;
-    expect(wrong('hold-test', hold(times)).map(([path]) => path)).toEqual(['trace[5].tS', 'trace[20].tS', 'trace[21].tS']);
+    expect((await wrong('hold-test', hold(times))).map(([path]) => path)).toEqual(['trace[5].tS', 'trace[20].tS', 'trace[21].tS']);
     const gap = steady.map((t) => (t > 10 ? t + 6 : t));
-    expect(wrong('hold-test', hold(gap))).toEqual([['trace[11].tS', 'a gap of 7 s, more than 5 times the usual step of 1 s']]);
+    expect(await wrong('hold-test', hold(gap))).toEqual([['trace[11].tS', 'a gap of 7 s, more than 5 times the usual step of 1 s']]);
   });
 
-  test('a hold that is too short in time or samples', () => {
-    expect(wrong('hold-test', hold(steady.map((t) => t / 5)))).toEqual([['trace', 'the hold must last 10 s at least']]);
-    expect(wrong('hold-test', hold(steady.slice(0, 19))).length).toBe(1);
+  test('a hold that is too short in time or samples', async () => {
+    expect(await wrong('hold-test', hold(steady.map((t) => t / 5)))).toEqual([['trace', 'the hold must last 10 s at least']]);
+    expect((await wrong('hold-test', hold(steady.slice(0, 19)))).length).toBe(1);
   });
 
-  test('a fill at one pressure only', () => {
+  test('a fill at one pressure only', async () => {
     const fill = [
       { mlIn: 0, pBar: 0 },
       { mlIn: 1, pBar: 5 },
       { mlIn: 2, pBar: 5 },
     ];
-    expect(wrong('air-check', { fill })).toEqual([['fill', 'needs two distinct pressures above 0']]);
+    expect(await wrong('air-check', { fill })).toEqual([['fill', 'needs two distinct pressures above 0']]);
   });
 
-  test('seals between chambers that are not neighbours, or in the wrong order', () => {
+  test('seals between chambers that are not neighbours, or in the wrong order', async () => {
     const chambers = ['a', 'b', 'c'].map((id) => ({ id, pressure: 'none' }));
     const seal = (id: string, between: readonly string[]) => ({ id, kind: 'cup', between });
     const seals = [seal('1', ['a', 'c']), seal('2', ['b', 'a']), seal('3', ['a', 'x']), seal('4', ['b', 'c'])];
-    expect(wrong('stack-check', { chambers, seals, removed: [], fitted: [] })).toEqual([
+    expect(await wrong('stack-check', { chambers, seals, removed: [], fitted: [] })).toEqual([
       ['seals[0].between', 'a and c are not neighbours'],
       ['seals[1].between', 'the chamber on the open-end side comes first'],
       ['seals[2].between', 'no such chamber: x'],
     ]);
   });
 
-  test('dimensions that are no dimensions', () => {
+  test('dimensions that are no dimensions', async () => {
     const dims = { boreMm: '19', odMm: -1, thread: 10, note: true };
-    const paths = wrong('kit-match', { needs: [{ id: 'n', kind: 'cup', qty: 1, dims, policy: 'replace' }], kits: [], sundries: [] }).map(
-      (p) => p[0],
-    );
+    const paths = (
+      await wrong('kit-match', { needs: [{ id: 'n', kind: 'cup', qty: 1, dims, policy: 'replace' }], kits: [], sundries: [] })
+    ).map((p) => p[0]);
     expect(paths.sort()).toEqual(['needs[0].dims.boreMm', 'needs[0].dims.note', 'needs[0].dims.odMm', 'needs[0].dims.thread']);
   });
 
-  test.each(['1', true, Number.NaN, Number.POSITIVE_INFINITY, 1e12, null])('a diameter of %j is not coerced', (diaMm) => {
+  test.each(['1', true, Number.NaN, Number.POSITIVE_INFINITY, 1e12, null])('a diameter of %j is not coerced', async (diaMm) => {
     const readings = [{ xMm: 1, clockDeg: 0, diaMm }];
-    expect(wrong('gauge', { readings, material: 'alloy' }).map((p) => p[0])).toEqual(['readings[0].diaMm']);
+    expect((await wrong('gauge', { readings, material: 'alloy' })).map((p) => p[0])).toEqual(['readings[0].diaMm']);
   });
 
-  test.each([...CALCULATIONS.keys()])('%s: an unknown rule, and a known one out of its range', (name) => {
-    const paths = wrong(name, { rules: { noSuchRule: 1, laneMarginMm: -1 } }).map((p) => p[0]);
+  test.each([...CALCULATIONS.keys()])('%s: an unknown rule, and a known one out of its range', async (name) => {
+    const paths = (await wrong(name, { rules: { noSuchRule: 1, laneMarginMm: -1 } })).map((p) => p[0]);
     expect(paths).toEqual(expect.arrayContaining(['rules.noSuchRule', 'rules.laneMarginMm']));
   });
 });

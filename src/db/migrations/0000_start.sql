@@ -175,42 +175,132 @@ CREATE TABLE `outbox` (
 );
 --> statement-breakpoint
 CREATE INDEX `outbox_at` ON `outbox` (`at`);--> statement-breakpoint
-CREATE TABLE `kit_items` (
-	`id` text PRIMARY KEY NOT NULL,
-	`kit_id` text NOT NULL,
-	`seq` integer NOT NULL,
-	`kind` text NOT NULL,
-	`name` text NOT NULL,
-	`qty` integer NOT NULL,
-	`dims` text NOT NULL,
-	FOREIGN KEY (`kit_id`) REFERENCES `kits`(`id`) ON UPDATE no action ON DELETE no action
-);
---> statement-breakpoint
-CREATE INDEX `kit_items_kit` ON `kit_items` (`kit_id`);--> statement-breakpoint
-CREATE TABLE `kits` (
+CREATE TABLE `articles` (
 	`id` text PRIMARY KEY NOT NULL,
 	`number` text NOT NULL,
+	`type` text NOT NULL,
 	`name` text NOT NULL,
 	`price` real NOT NULL,
 	`lead_days` integer,
-	`note` text NOT NULL
+	`note` text NOT NULL,
+	`superseded_by` text,
+	`reorder_at` integer,
+	`items` text NOT NULL,
+	`changed_at` integer NOT NULL
 );
 --> statement-breakpoint
-CREATE UNIQUE INDEX `kits_number_unique` ON `kits` (`number`);--> statement-breakpoint
-CREATE TABLE `stock_moves` (
+CREATE UNIQUE INDEX `articles_number_unique` ON `articles` (`number`);--> statement-breakpoint
+CREATE INDEX `articles_changed` ON `articles` (`changed_at`);--> statement-breakpoint
+CREATE TABLE `bags` (
 	`id` text PRIMARY KEY NOT NULL,
-	`kit_id` text NOT NULL,
-	`unit_id` text,
+	`unit_id` text NOT NULL,
+	`article_id` text NOT NULL,
+	`lot_id` text NOT NULL,
+	`number` text NOT NULL,
+	`name` text NOT NULL,
+	`lot_code` text NOT NULL,
+	`expires_at` integer,
 	`qty` integer NOT NULL,
-	`reason` text NOT NULL,
+	`items` text NOT NULL,
+	`at` integer NOT NULL,
+	`opened_at` integer,
+	`opened_by` text,
+	`findings` text NOT NULL,
+	`kept` text NOT NULL,
+	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action,
+	FOREIGN KEY (`article_id`) REFERENCES `articles`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `bags_unit` ON `bags` (`unit_id`);--> statement-breakpoint
+CREATE INDEX `bags_lot` ON `bags` (`lot_id`);--> statement-breakpoint
+CREATE TABLE `fitments` (
+	`id` text PRIMARY KEY NOT NULL,
+	`machine` text NOT NULL,
+	`maker` text NOT NULL,
+	`year_from` integer,
+	`year_to` integer,
+	`family` text NOT NULL,
+	`position` text NOT NULL,
+	`features` text NOT NULL,
+	`kits` text NOT NULL,
+	`note` text NOT NULL,
+	`changed_at` integer NOT NULL
+);
+--> statement-breakpoint
+CREATE INDEX `fitments_changed` ON `fitments` (`changed_at`);--> statement-breakpoint
+CREATE TABLE `identities` (
+	`id` text PRIMARY KEY NOT NULL,
+	`unit_id` text NOT NULL,
+	`fitment_id` text NOT NULL,
+	`label` text NOT NULL,
+	`measured` text NOT NULL,
 	`at` integer NOT NULL,
 	`person_id` text NOT NULL,
-	FOREIGN KEY (`kit_id`) REFERENCES `kits`(`id`) ON UPDATE no action ON DELETE no action,
 	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action
 );
 --> statement-breakpoint
-CREATE INDEX `stock_moves_kit` ON `stock_moves` (`kit_id`);--> statement-breakpoint
+CREATE INDEX `identities_unit` ON `identities` (`unit_id`);--> statement-breakpoint
+CREATE INDEX `identities_fitment` ON `identities` (`fitment_id`);--> statement-breakpoint
+CREATE TABLE `imports` (
+	`id` text PRIMARY KEY NOT NULL,
+	`what` text NOT NULL,
+	`file` text NOT NULL,
+	`at` integer NOT NULL,
+	`person_id` text NOT NULL,
+	`added` integer NOT NULL,
+	`changed` integer NOT NULL,
+	`undo` text NOT NULL,
+	`undone_at` integer
+);
+--> statement-breakpoint
+CREATE TABLE `lots` (
+	`id` text PRIMARY KEY NOT NULL,
+	`article_id` text NOT NULL,
+	`code` text NOT NULL,
+	`received_at` integer NOT NULL,
+	`expires_at` integer,
+	`fault` text NOT NULL,
+	`changed_at` integer NOT NULL,
+	FOREIGN KEY (`article_id`) REFERENCES `articles`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `lots_article` ON `lots` (`article_id`);--> statement-breakpoint
+CREATE INDEX `lots_changed` ON `lots` (`changed_at`);--> statement-breakpoint
+CREATE TABLE `orders` (
+	`id` text PRIMARY KEY NOT NULL,
+	`article_id` text NOT NULL,
+	`unit_id` text,
+	`timer_id` text,
+	`qty` integer NOT NULL,
+	`ordered_at` integer NOT NULL,
+	`expected_at` integer NOT NULL,
+	`person_id` text NOT NULL,
+	`received_at` integer,
+	FOREIGN KEY (`article_id`) REFERENCES `articles`(`id`) ON UPDATE no action ON DELETE no action,
+	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `orders_article` ON `orders` (`article_id`);--> statement-breakpoint
+CREATE INDEX `orders_unit` ON `orders` (`unit_id`);--> statement-breakpoint
+CREATE TABLE `stock_moves` (
+	`id` text PRIMARY KEY NOT NULL,
+	`article_id` text NOT NULL,
+	`lot_id` text NOT NULL,
+	`unit_id` text,
+	`qty` integer NOT NULL,
+	`reason` text NOT NULL,
+	`note` text NOT NULL,
+	`at` integer NOT NULL,
+	`person_id` text NOT NULL,
+	FOREIGN KEY (`article_id`) REFERENCES `articles`(`id`) ON UPDATE no action ON DELETE no action,
+	FOREIGN KEY (`lot_id`) REFERENCES `lots`(`id`) ON UPDATE no action ON DELETE no action,
+	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `stock_moves_lot` ON `stock_moves` (`lot_id`,`qty`);--> statement-breakpoint
+CREATE INDEX `stock_moves_article` ON `stock_moves` (`article_id`,`at`);--> statement-breakpoint
 CREATE INDEX `stock_moves_unit` ON `stock_moves` (`unit_id`);--> statement-breakpoint
+CREATE INDEX `stock_moves_at` ON `stock_moves` (`at`);--> statement-breakpoint
 CREATE TABLE `accounts` (
 	`id` text PRIMARY KEY NOT NULL,
 	`account_id` text NOT NULL,

@@ -2,6 +2,7 @@ import { and, desc, eq, sql } from 'drizzle-orm';
 import type { Material } from '@/core/bore/material';
 import type { HonePass } from '@/core/hone/cutting-rate';
 import { GritDoor } from '@/core/hone/hone-door';
+import { type LearnedRate, learnedRates } from '@/core/hone/learned-rates';
 import { ok, type Result } from '@/core/result';
 import { whyNotNow } from '@/core/route/route';
 import { sayWhyNot, whyNotDone } from '@/core/route/why-not';
@@ -10,9 +11,12 @@ import type { BorePass } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
 import type { Db, Reader } from '../connection';
 import { put } from '../event-payload';
+import { keptBy } from '../kept';
 import { prepared } from '../prepared';
 import { honePasses } from '../tables';
 
+type ShopPass = HonePass & { readonly unitId: string };
+export type ShopRates = { readonly all: readonly LearnedRate[]; readonly others: readonly LearnedRate[] };
 export type NewPass = Omit<BorePass, 'id' | 'at' | 'personId'>;
 
 /** Logs a pass over the bore, while it is Hone's turn. Its row has the change's id: sent twice it is there once. */
@@ -38,8 +42,16 @@ const stonePasses = prepared((db: Reader) =>
     .prepare(),
 );
 
+const stampQuery = prepared((db: Reader) =>
+  db
+    .select({ stamp: sql<string>`count(*) || ' ' || coalesce(max(${honePasses.at}), '')` })
+    .from(honePasses)
+    .where(eq(honePasses.material, sql.placeholder('material')))
+    .prepare(),
+);
+
 /** The shop's passes with stones in a material, on all bores, the oldest first. */
-export const shopPasses = async (db: Reader, material: Material): Promise<readonly (HonePass & { readonly unitId: string })[]> =>
+const readPasses = async (db: Reader, material: string): Promise<readonly ShopPass[]> =>
   (await stonePasses(db).execute({ material })).reverse().map(({ unitId, grit, strokes, strokesPerMin, rpm, beforeMm, afterMm }) => ({
     unitId,
     grit: GritDoor.parse(grit),
@@ -49,3 +61,15 @@ export const shopPasses = async (db: Reader, material: Material): Promise<readon
     beforeMm,
     afterMm,
   }));
+
+/** A pass is never changed, only made or undone: their number and the newest tell whether the same are there. */
+const shopPasses = keptBy<Reader, readonly ShopPass[]>(
+  async (db, material) => (await stampQuery(db).execute({ material }))[0]?.stamp ?? '',
+  readPasses,
+);
+
+/** What the shop's own stones cut in a material; `others` without one unit's passes, which its plan counts for themselves. */
+export async function ratesFor(db: Reader, material: Material, unitId: string): Promise<ShopRates> {
+  const passes = (await shopPasses(db, material)).map((p) => ({ ...p, material }));
+  return { all: learnedRates(passes), others: learnedRates(passes.filter((p) => p.unitId !== unitId)) };
+}

@@ -1,66 +1,211 @@
-import { asc, eq, sum } from 'drizzle-orm';
-import { DimsDoor } from '@/core/kit/kit-door';
-import type { StoredKit } from '@/core/kit/stored-kit';
+import { eq } from 'drizzle-orm';
+import { PART_KINDS } from '@/core/family/part-kind';
+import { type BagItem, lotsFor } from '@/core/kit/article';
+import type { BagFinding } from '@/core/kit/bag';
+import { fitOf } from '@/core/kit/fit';
+import type { Dims } from '@/core/kit/need';
 import { ok, type Result } from '@/core/result';
+import { spareIn } from '@/core/unit/facts-of';
+import type { SetAside } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
-import type { Db, Reader } from '../connection';
-import { drop, put } from '../event-payload';
-import { onHand } from '../load-unit';
-import { prepared } from '../prepared';
-import { kits, stockMoves } from '../tables';
+import type { Db, Tx } from '../connection';
+import { drop, type Edit, put } from '../event-payload';
+import { lotsOf, toArticle } from '../store/catalogue';
+import { lotFor } from '../store/stock';
+import { articles } from '../tables';
 
-const storeQuery = prepared((db: Reader) =>
-  db.query.kits
-    .findMany({
-      orderBy: (k) => asc(k.number),
-      with: { items: { columns: { kind: true, name: true, qty: true, dims: true }, orderBy: (i) => asc(i.seq) } },
-    })
-    .prepare(),
-);
-
-const stockQuery = prepared((db: Reader) =>
-  db
-    .select({ kitId: stockMoves.kitId, qty: sum(stockMoves.qty).mapWith(Number) })
-    .from(stockMoves)
-    .groupBy(stockMoves.kitId)
-    .prepare(),
-);
-
-/** The whole store: kits with their contents and what is on hand. */
-export async function kitStore(db: Reader): Promise<readonly StoredKit[]> {
-  const rows = await storeQuery(db).execute();
-  const stock = new Map((await stockQuery(db).execute()).map((s) => [s.kitId, s.qty]));
-  return rows.map((kit) => ({
-    ...kit,
-    stock: stock.get(kit.id) ?? 0,
-    items: kit.items.map((i) => ({ ...i, dims: DimsDoor.parse(i.dims) })),
-  }));
-}
-
-/** Sets one kit aside for a unit: it leaves the shelf in the same transaction, and never below zero. */
-export const setKitAside = (db: Db, change: Change, kitId: string): Promise<Result<Changed, ChangeError>> =>
+/**
+ * Sets pieces of an article aside for a unit: they leave the shelf in the same transaction, never below zero, the lot that ages first before others.
+ * What has passed its date is refused.
+ */
+export const setAside = (
+  db: Db,
+  change: Change,
+  wanted: { readonly articleId: string; readonly qty: number },
+): Promise<Result<Changed, ChangeError>> =>
   changeUnit(db, change, async (record, at, tx) => {
-    const [kit] = await tx.select().from(kits).where(eq(kits.id, kitId));
-    if (kit === undefined) return refused('There is no such kit.');
-    if ((await onHand(tx, kitId)) < 1) return refused(`${kit.number} is gone: none on the shelf.`);
+    const [row] = await tx.select().from(articles).where(eq(articles.id, wanted.articleId));
+    if (row === undefined) return refused('There is no such kit.');
     if (record.steps.some((s) => s.station === 'close-up')) return refused('The unit is closed up already.');
+    const article = toArticle(row);
+    const lots = await lotsOf(tx, article.id);
+    const taken = lotsFor(lots, wanted.qty, at);
+    if (taken === undefined) {
+      const there = lots.reduce((sum, l) => sum + l.qty, 0);
+      return refused(
+        there >= wanted.qty
+          ? `${article.number}: what is on the shelf has passed its date and is not fitted any more.`
+          : there === 0
+            ? `${article.number} is gone: none on the shelf.`
+            : `Of ${article.number} only ${there} are on the shelf.`,
+      );
+    }
+    const who = { unitId: record.unit.id, articleId: article.id, at };
+    return ok(
+      taken.flatMap(({ lot, qty }, i): readonly Edit[] => {
+        const id = i === 0 ? change.eventId : `${change.eventId}-${i}`;
+        return [
+          put('stockMoves', { ...who, id, lotId: lot.id, qty: -qty, reason: 'set-aside', note: '', personId: change.person.id }),
+          put('bags', {
+            ...who,
+            id,
+            lotId: lot.id,
+            number: article.number,
+            name: article.name,
+            lotCode: lot.code,
+            expiresAt: lot.expiresAt,
+            qty,
+            items: article.items,
+            openedAt: null,
+            openedBy: null,
+            findings: [],
+            kept: [],
+          }),
+        ];
+      }),
+    );
+  });
+
+/** Puts a bag that was set aside back on the shelf; one that was opened stays with its unit. */
+export const putBack = (db: Db, change: Change, bagId: string): Promise<Result<Changed, ChangeError>> =>
+  changeUnit(db, change, (record) => {
+    const bag = record.setAside.find((s) => s.id === bagId);
+    if (bag === undefined) return refused('That is not set aside for this unit.');
+    if (record.tray.some((p) => p.goesIn?.piece === 'new')) return refused('Parts of it are in the unit already.');
+    if (bag.kept.length > 0) return refused('Parts of it were kept for the store already.');
+    return ok([drop('bags', bagId), drop('stockMoves', bagId), drop('steps', `${record.unit.id}-kit`)]);
+  });
+
+/** What was really in a bag: recorded against its lot, so that the next one of it is warned of. Opened again, it is told anew. */
+export const openBag = (
+  db: Db,
+  change: Change,
+  opened: { readonly bagId: string; readonly findings: readonly BagFinding[] },
+): Promise<Result<Changed, ChangeError>> =>
+  changeUnit(db, { ...change, restsOn: [opened.bagId] }, (record, at) => {
+    const bag = record.setAside.find((s) => s.id === opened.bagId);
+    if (bag === undefined) return refused('That is not set aside for this unit.');
+    const nowhere = opened.findings.filter((f) => f.what !== 'extra' && bag.items[f.item] === undefined);
+    if (nowhere.length > 0) return refused('A part is told that the catalogue does not name in this bag.');
     return ok([
-      put('stockMoves', {
-        id: change.eventId,
-        kitId,
+      put('bags', {
+        ...bag,
         unitId: record.unit.id,
-        qty: -1,
-        reason: 'set-aside',
-        at,
-        personId: change.person.id,
+        openedAt: at,
+        openedBy: change.person.id,
+        items: [...bag.items],
+        kept: [...bag.kept],
+        findings: [...opened.findings],
       }),
     ]);
   });
 
-/** Puts a kit that was set aside back on the shelf. */
-export const putKitBack = (db: Db, change: Change, moveId: string): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, change, (record) => {
-    if (!record.setAside.some((s) => s.moveId === moveId)) return refused('That kit is not set aside for this unit.');
-    if (record.tray.some((p) => p.goesIn?.piece === 'new')) return refused('Parts of it are in the unit already.');
-    return ok([drop('stockMoves', moveId), drop('steps', `${record.unit.id}-kit`)]);
+/** A dimension of a part that is to be replaced, measured on the tray after strip: it decides which kit fits. */
+export const measureNeed = (
+  db: Db,
+  change: Change,
+  measured: { readonly partId: string; readonly dims: Dims },
+): Promise<Result<Changed, ChangeError>> =>
+  changeUnit(db, { ...change, restsOn: [measured.partId] }, (record) => {
+    const part = record.tray.find((p) => p.id === measured.partId);
+    if (part === undefined) return refused('There is no such part on this tray.');
+    if (part.goesIn !== null) return refused(`The ${part.name} is in the unit already.`);
+    return ok([put('parts', { ...part, dims: { ...part.dims, ...measured.dims }, unitId: record.unit.id })]);
   });
+
+/** Lets the old part go back because nothing else is to be had; never rubber in the fluid path. The reason stands with the part. */
+export const reuseOld = (
+  db: Db,
+  change: Change,
+  r: { readonly partId: string; readonly reason: string },
+): Promise<Result<Changed, ChangeError>> =>
+  changeUnit(db, { ...change, restsOn: [r.partId] }, (record) => {
+    const part = record.tray.find((p) => p.id === r.partId);
+    if (part === undefined || part.found !== 'present') return refused('There is no such old part on this tray.');
+    if (PART_KINDS[part.kind].policy === 'never') return refused(`A used ${PART_KINDS[part.kind].label} never goes back.`);
+    if (part.goesIn !== null) return refused(`The ${part.name} is in the unit already.`);
+    const note = [part.note, `old one goes back: ${r.reason}`]
+      .filter((t) => t !== '')
+      .join('; ')
+      .slice(0, 500);
+    return ok([put('parts', { ...part, fate: 'refitted', note, unitId: record.unit.id })]);
+  });
+
+/** Orders what is short for a unit, and starts its wait until the day it is expected. */
+export const orderFor = (
+  db: Db,
+  change: Change,
+  o: { readonly articleId: string; readonly qty: number; readonly expectedAt: number },
+): Promise<Result<Changed, ChangeError>> =>
+  changeUnit(db, { ...change, version: null }, async (record, at, tx) => {
+    const [article] = await tx.select().from(articles).where(eq(articles.id, o.articleId));
+    if (article === undefined) return refused('There is no such kit.');
+    if (o.expectedAt <= at) return refused('It is expected before it is ordered: give a later day.');
+    const by = { unitId: record.unit.id, personId: change.person.id };
+    const timerId = `${change.eventId}-wait`;
+    const label = `parts: ${o.qty > 1 ? `${o.qty} × ` : ''}${article.number}`;
+    return ok([
+      put('timers', {
+        ...by,
+        id: timerId,
+        label,
+        startedAt: at,
+        endsAt: o.expectedAt,
+        ownerId: change.person.id,
+        rungAt: null,
+        doneAt: null,
+      }),
+      put('orders', {
+        ...by,
+        id: change.eventId,
+        articleId: o.articleId,
+        timerId,
+        qty: o.qty,
+        orderedAt: at,
+        expectedAt: o.expectedAt,
+        receivedAt: null,
+      }),
+    ]);
+  });
+
+/** Keeps pieces of an opened bag that the unit does not need as a sundry, with their lot; the sundry is made where the store has none like it. */
+export const keepSurplus = (
+  db: Db,
+  change: Change,
+  k: { readonly bagId: string; readonly item: number; readonly qty: number },
+): Promise<Result<Changed, ChangeError>> =>
+  changeUnit(db, { ...change, restsOn: [k.bagId] }, async (record, at, tx) => {
+    const bag = record.setAside.find((s) => s.id === k.bagId);
+    const item = bag?.items[k.item];
+    if (bag === undefined || item === undefined) return refused('That is not in a bag of this unit.');
+    if (bag.openedAt === null) return refused('Open the bag first: what is kept is what was really in it.');
+    const spare = spareIn(record).find((s) => s.bagId === k.bagId && s.item === k.item)?.qty ?? 0;
+    if (k.qty > spare) return refused(`Only ${spare} of the ${item.name} are left over.`);
+    const sundry = (await sundryLike(tx, item)) ?? (await newSundry(tx, bag, k.item, at));
+    const lot = await lotFor(tx, { id: change.eventId, at }, { articleId: sundry, lot: bag.lotCode, expiresAt: bag.expiresAt });
+    if (!lot.ok) return lot;
+    const kept = [...bag.kept, { item: k.item, qty: k.qty }];
+    const move = { articleId: sundry, lotId: lot.value, unitId: null, qty: k.qty, reason: 'kept' as const, note: `from ${bag.number}` };
+    return ok([
+      put('stockMoves', { ...move, id: `${change.eventId}-kept`, at, personId: change.person.id }),
+      put('bags', { ...bag, unitId: record.unit.id, findings: [...bag.findings], items: [...bag.items], kept }),
+    ]);
+  });
+
+const sundryLike = async (tx: Tx, item: BagItem): Promise<string | undefined> => {
+  const rows = await tx.select().from(articles).where(eq(articles.type, 'sundry'));
+  return rows.map(toArticle).find((a) => a.items.some((i) => fitOf(i, item)?.kind === 'verified' && fitOf(item, i)?.kind === 'verified'))
+    ?.id;
+};
+
+const newSundry = async (tx: Tx, bag: SetAside, at: number, now: number): Promise<string> => {
+  const item = bag.items[at] as BagItem;
+  const number = `${bag.number}-${at + 1}`;
+  const id = `art-${number}`;
+  const sundry = { id, number, type: 'sundry' as const, name: `${item.name} of ${bag.number}`, price: 0, leadDays: null, note: '' };
+  await tx
+    .insert(articles)
+    .values({ ...sundry, supersededBy: null, reorderAt: null, items: [{ ...item, qty: 1 }], changedAt: now })
+    .onConflictDoNothing();
+  return id;
+};

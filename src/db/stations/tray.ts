@@ -3,11 +3,11 @@ import { partFacing } from '@/core/family/family';
 import { PART_KINDS, type PartKind } from '@/core/family/part-kind';
 import { ok, type Result } from '@/core/result';
 import { whyNotNow } from '@/core/route/route';
-import { rinseFaults, sayWhyNot } from '@/core/route/why-not';
+import { rinseFaults, sayWhyNot, unopened } from '@/core/route/why-not';
 import { isForeign } from '@/core/strip/part-state';
 import { bareRow } from '@/core/strip/tray';
 import type { TrayPart } from '@/core/strip/tray-door';
-import { routeOfUnit } from '@/core/unit/facts-of';
+import { factsOf, routeOfUnit } from '@/core/unit/facts-of';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
 import type { Db } from '../connection';
@@ -25,6 +25,8 @@ export const recordPart = (db: Db, change: Change, partId: string, news: PartNew
     if (notNow.length > 0) return refused(...notNow);
     const unrinsed = news.goesIn == null ? [] : rinseFaults(record).map(sayWhyNot);
     if (unrinsed.length > 0) return refused(...unrinsed);
+    const closed = news.goesIn?.piece === 'new' ? unopened(factsOf(record)).map(sayWhyNot) : [];
+    if (closed.length > 0) return refused(...closed);
     const objection =
       kindObjection(record, part, news.kind) ?? (news.goesIn == null ? undefined : closeUpObjection(record, part, news.goesIn));
     if (objection !== undefined) return refused(objection);

@@ -5,7 +5,7 @@ import { type Change, type Changed, type ChangeError, changeUnit, refused } from
 import type { Db } from '../connection';
 import { type Edit, EventPayload } from '../event-payload';
 import { historyOf } from '../history';
-import { onHand } from '../load-unit';
+import { onShelf } from '../store/stock';
 import { unitEvents } from '../tables';
 
 /** Takes the person's last step back: every row it changed becomes what it was. The event stays, marked. */
@@ -16,8 +16,10 @@ export const undoLast = (db: Db, change: Change): Promise<Result<Changed, Change
     const [event] = await tx.select().from(unitEvents).where(eq(unitEvents.id, last.id));
     const { changes } = EventPayload.parse(event?.payload);
     for (const c of changes) {
-      if (c.table !== 'stockMoves' || c.before === null || c.after !== null) continue;
-      if ((await onHand(tx, c.before.kitId)) + c.before.qty < 0)
+      if (c.table !== 'stockMoves') continue;
+      // What comes back to the unit leaves the shelf again, and what was put on the shelf goes from it.
+      const [lotId, less] = c.before === null ? [c.after?.lotId, c.after?.qty ?? 0] : [c.before.lotId, -c.before.qty];
+      if (lotId !== undefined && (await onShelf(tx, lotId)) - less < 0)
         return refused('That kit went to another unit meanwhile: none is left to take back.');
     }
     await tx.update(unitEvents).set({ undoneBy: change.eventId }).where(eq(unitEvents.id, last.id));

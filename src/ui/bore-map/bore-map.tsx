@@ -6,12 +6,14 @@ import type { FixedPoint } from '@/core/bore/underlay';
 import type { Geometry } from '@/core/family/geometry';
 import { sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
-import { LaidPhoto } from './laid-photo';
+import { late } from '../shell/late';
+import { Loupe } from './loupe';
 import { MapDefs, MapGround } from './map-ground';
 import { type MapMark, MapMarks, type Patch } from './map-marks';
-import { MAP_WIDTH, type MapView, mapScale, panned, snapped, wholeBore, zoomed } from './map-scale';
+import { closeTo, MAP_WIDTH, type MapView, mapScale, panned, snapped, wholeBore, zoomed } from './map-scale';
 import { patchOf, useMapKeys } from './use-map-keys';
 
+const LaidPhoto = late(async () => (await import('./laid-photo')).LaidPhoto);
 const Ground = memo(MapGround);
 const Marks = memo(MapMarks);
 
@@ -63,6 +65,7 @@ export function BoreMap({
   const [view, setView] = useState(() => wholeBore(lengthMm));
   const scale = useMemo(() => mapScale(view), [view]);
   const [drag, setDrag] = useState<Drag>();
+  const [loupe, setLoupe] = useState(true);
   const whole = view.x1Mm - view.x0Mm > lengthMm - 1e-6;
   const zoom = (by: number, [mm, deg]: readonly [number, number]): void =>
     setView((v) => (by === 0 ? wholeBore(lengthMm) : zoomed(v, lengthMm, by, mm, deg)));
@@ -155,6 +158,9 @@ export function BoreMap({
           <g className="map-cross" stroke="var(--red)" pointerEvents="none">
             <path d={`M${scale.x(keys.at[0]) - 9} ${scale.y(keys.at[1])}h18m-9 -9v18`} strokeWidth="1.5" />
           </g>
+          {mark !== undefined && loupe && drag === undefined && pins === undefined && (
+            <Loupe scale={scale} mark={mark} marks={marks} geometry={geometry} lanes={lanes} stationsMm={stationsMm} units={units} />
+          )}
           {pins?.points.map((p, i) => (
             <g key={i} transform={`translate(${scale.x(p.xMm)} ${scale.y(p.clockDeg)})`} pointerEvents="none">
               <circle r="9" fill="var(--sheet)" stroke="var(--act)" strokeWidth={i === pins.at ? 3.5 : 1.5} />
@@ -176,9 +182,14 @@ export function BoreMap({
           Whole bore
         </button>
         {mark !== undefined && (
-          <button type="button" className="btn-quiet" onClick={() => setView(closeTo(mark, lengthMm))}>
-            Zoom to {mark.name}
-          </button>
+          <>
+            <button type="button" className="btn-quiet" onClick={() => setView(closeTo(mark, lengthMm))}>
+              Zoom to {mark.name}
+            </button>
+            <button type="button" className="btn-quiet" aria-pressed={loupe} onClick={() => setLoupe(!loupe)}>
+              Loupe
+            </button>
+          </>
         )}
         {children}
       </div>
@@ -189,11 +200,5 @@ export function BoreMap({
     </div>
   );
 }
-
-/** A view in which a mark takes about a third. */
-const closeTo = (m: Patch, lengthMm: number): MapView => {
-  const by = lengthMm / Math.max(6, 3 * (m.x1Mm - m.x0Mm));
-  return zoomed(wholeBore(lengthMm), lengthMm, by, (m.x0Mm + m.x1Mm) / 2, (m.clock0Deg + m.clock1Deg) / 2);
-};
 
 const centreOf = (v: MapView): readonly [number, number] => [(v.x0Mm + v.x1Mm) / 2, (v.clock0Deg + v.clock1Deg) / 2];

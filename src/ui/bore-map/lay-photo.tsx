@@ -5,14 +5,6 @@ import type { FixedPoint } from '@/core/bore/underlay';
 import type { Photo } from '@/core/unit/unit-record';
 import { Choices } from '../field/choices';
 
-/** Four points near the corners, and the corners of the map: where laying a photo starts. */
-export const startPoints = (lengthMm: number): readonly FixedPoint[] => [
-  { u: 0.05, v: 0.05, xMm: 0, clockDeg: 0 },
-  { u: 0.95, v: 0.05, xMm: lengthMm, clockDeg: 0 },
-  { u: 0.95, v: 0.95, xMm: lengthMm, clockDeg: 360 },
-  { u: 0.05, v: 0.95, xMm: 0, clockDeg: 360 },
-];
-
 /** Lays a photo under the map: a pin is put on the photo, and on the map where that place lies in the bore. */
 export function LayPhoto({
   photos,

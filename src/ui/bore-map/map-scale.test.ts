@@ -1,7 +1,7 @@
 import { fc, test as property } from '@fast-check/vitest';
 import { describe, expect, test } from 'vitest';
 import { piecesOf } from './map-marks';
-import { MAP_WIDTH, type MapView, mapScale, panned, snapped, trueScale, wholeBore, zoomed } from './map-scale';
+import { closeTo, LOUPE, loupeView, MAP_WIDTH, type MapView, mapScale, panned, snapped, trueScale, wholeBore, zoomed } from './map-scale';
 
 const LENGTH = 62;
 const share = fc.double({ min: 0, max: 1, noNaN: true });
@@ -68,4 +68,38 @@ test('a mark across the top is drawn in two, any other in one', () => {
     [0, 25],
   ]);
   expect(piecesOf({ ...mark, clock0Deg: 370, clock1Deg: 385 }).map((p) => [p.clock0Deg, p.clock1Deg])).toEqual([[10, 25]]);
+});
+
+describe('the loupe', () => {
+  const place = fc
+    .tuple(share, share, fc.double({ min: 0.01, max: 1, noNaN: true }), fc.double({ min: 0.01, max: 1, noNaN: true }))
+    .map(([x, c, w, h]) => ({
+      x0Mm: x * LENGTH * 0.9,
+      x1Mm: Math.min(LENGTH, x * LENGTH * 0.9 + w * 8),
+      clock0Deg: c * 300,
+      clock1Deg: Math.min(360, c * 300 + h * 50),
+    }));
+
+  property.prop([place])('shows the whole of a mark of usual size, larger than the map does, and nothing beyond the bore', (m) => {
+    const view = loupeView(m, LENGTH);
+    inBore(view);
+    const [near, whole] = [mapScale(view), mapScale(wholeBore(LENGTH))];
+    const [wide, high] = [near.x(m.x1Mm) - near.x(m.x0Mm), near.y(m.clock1Deg) - near.y(m.clock0Deg)];
+    expect(wide).toBeLessThanOrEqual(LOUPE.width + 1e-6);
+    expect(high).toBeLessThanOrEqual(LOUPE.height + 1e-6);
+    expect(wide).toBeGreaterThanOrEqual(whole.x(m.x1Mm) - whole.x(m.x0Mm) - 1e-6);
+  });
+
+  property.prop([place])('a view close to a mark holds all of it', (m) => {
+    const view = closeTo(m, LENGTH);
+    inBore(view);
+    expect(view.x0Mm).toBeLessThanOrEqual(m.x0Mm + 1e-6);
+    expect(view.x1Mm).toBeGreaterThanOrEqual(m.x1Mm - 1e-6);
+  });
+
+  test('a speck is shown a dozen times as large, no more', () => {
+    const speck = { x0Mm: 30, x1Mm: 30.1, clock0Deg: 180, clock1Deg: 181 };
+    const view = loupeView(speck, LENGTH);
+    expect(LENGTH / (view.x1Mm - view.x0Mm)).toBeCloseTo(12, 6);
+  });
 });

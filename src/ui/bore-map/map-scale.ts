@@ -74,3 +74,26 @@ export const snapped = (mm: number, deg: number, lengthMm: number): readonly [nu
   Math.round(Math.min(lengthMm, Math.max(0, mm)) * 10) / 10,
   Math.round(Math.min(359, Math.max(0, deg))),
 ];
+
+/** A view so many times as large as the whole bore, with a place in its middle, as far as the bore goes. */
+const about = (m: MapView, lengthMm: number, by: number): MapView => {
+  const wide = Math.max(Math.min(CLOSEST_MM, lengthMm), lengthMm / Math.max(1, by));
+  const high = (360 * wide) / lengthMm;
+  const [x0Mm, clock0Deg] = [(m.x0Mm + m.x1Mm - wide) / 2, (m.clock0Deg + m.clock1Deg - high) / 2];
+  return within({ x0Mm, x1Mm: x0Mm + wide, clock0Deg, clock1Deg: clock0Deg + high }, lengthMm);
+};
+
+/** A view in which a place of the bore takes about a third. */
+export const closeTo = (m: MapView, lengthMm: number): MapView => about(m, lengthMm, lengthMm / Math.max(6, 3 * (m.x1Mm - m.x0Mm)));
+
+/** Size of the loupe, px of the map. */
+export const LOUPE = { width: 260, height: 118 };
+/** Most that the loupe makes larger: past that a mark is a pattern. */
+const LOUPE_MOST = 12;
+
+/** The view whose middle the loupe shows: the place takes a third of it along, or half of it around, whichever comes first. */
+export const loupeView = (m: MapView, lengthMm: number): MapView => {
+  const whole = mapScale(wholeBore(lengthMm));
+  const [wide, high] = [whole.x(m.x1Mm) - whole.x(m.x0Mm), Math.abs(whole.y(m.clock1Deg) - whole.y(m.clock0Deg))];
+  return about(m, lengthMm, Math.min(LOUPE.width / (3 * Math.max(wide, 1e-6)), LOUPE.height / (2 * Math.max(high, 1e-6)), LOUPE_MOST));
+};

@@ -1,14 +1,13 @@
 'use client';
 
 import { type ComponentProps, useState } from 'react';
-import type { FixedPoint } from '@/core/bore/underlay';
+import { type FixedPoint, startPoints } from '@/core/bore/underlay';
 import type { Photo, Underlay } from '@/core/unit/unit-record';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import { late } from '../shell/late';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { BoreMap } from './bore-map';
-import { startPoints } from './lay-photo';
 
 const LayPhoto = late(async () => (await import('./lay-photo')).LayPhoto);
 

@@ -29,6 +29,8 @@ export type SectionProps = {
   readonly stopAtMm?: number | null;
   /** The tray from the open end. */
   readonly parts: readonly DrawnPart[];
+  /** Parts, by slot, that the picture is not about. */
+  readonly faint?: readonly string[];
   /** Put together, or pulled apart with the tray's numbers on the parts. */
   readonly view: 'together' | 'apart';
   /** The page that shows the tray; its lines are named by slot. Empty: this page. Null: parts lead nowhere. */
@@ -39,7 +41,18 @@ const INK = 'var(--ink)';
 const STATE_WORDS: { readonly [S in PartState]: string } = { in: '', out: ', out', absent: ', absent' };
 
 /** The unit cut along its axis, true to scale, with its lanes below and its marks on the bore. Parts that are out are ghosts, those that never were are crossed out. */
-export function SectionDrawing({ family, geometry, units, lanes = [], marks = [], stopAtMm = null, parts, view, trayHref }: SectionProps) {
+export function SectionDrawing({
+  family,
+  geometry,
+  units,
+  lanes = [],
+  marks = [],
+  stopAtMm = null,
+  parts,
+  faint = [],
+  view,
+  trayHref,
+}: SectionProps) {
   const section = sectionOf(family, geometry, parts);
   const apart = view === 'apart';
   const [x0, y0, w, h] = apart ? section.apartBox : section.box;
@@ -98,6 +111,7 @@ export function SectionDrawing({ family, geometry, units, lanes = [], marks = []
           part={part}
           number={i + 1}
           state={parts[i]?.state ?? 'in'}
+          opacity={faint.includes(part.slotId) ? 0.25 : 1}
           view={view}
           trayHref={trayHref}
           units={units}
@@ -153,6 +167,7 @@ function Part({
   part,
   number,
   state,
+  opacity,
   view,
   trayHref,
   units,
@@ -161,6 +176,7 @@ function Part({
   readonly part: SectionPart;
   readonly number: number;
   readonly state: PartState;
+  readonly opacity: number;
   readonly view: SectionProps['view'];
   readonly trayHref: string | null;
   readonly units: Units;
@@ -177,6 +193,7 @@ function Part({
     'data-state': state,
     style: { transform: `translate(${dx}px, ${dy}px)` },
     fill,
+    opacity,
     stroke: state === 'in' || view === 'apart' ? INK : 'var(--line)',
     strokeWidth: 0.3,
     strokeDasharray: state === 'in' ? undefined : state === 'out' ? '1.2 1' : '0.5 0.9',

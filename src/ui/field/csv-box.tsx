@@ -2,9 +2,10 @@
 
 import { useState } from 'react';
 import type { Result } from '@/core/result';
-import { type CsvProblem, type Dialect, sayDialect } from '@/csv/read-table';
+import type { FileProblem } from '@/core/wire/file-problem';
+import { type Dialect, sayDialect } from '@/csv/read-table';
 
-type Read<R> = Result<{ readonly dialect: Dialect; readonly rows: readonly R[] }, readonly CsvProblem[]>;
+type Read<R> = Result<{ readonly dialect: Dialect; readonly rows: readonly R[] }, readonly FileProblem[]>;
 
 /** Takes a CSV by paste or from a file; shows how it was understood, or everything wrong with it, before anything is taken. */
 export function CsvBox<R>({

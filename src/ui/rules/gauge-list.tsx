@@ -6,11 +6,9 @@ import { type Instrument, sayUnfit, whyUnfit } from '@/core/bore/instrument';
 import { sayDia } from '@/core/quantity/say';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
-import type { Result } from '@/core/result';
 import type { Rules } from '@/core/rules/rule-set';
-import { type SaveError, saySaveError } from '@/core/wire/save-error';
+import { type Ask, useAsk } from '../save/use-ask';
 
-type Ask<T> = (input: unknown) => Promise<Result<T, SaveError>>;
 export type CheckLine = { readonly at: number; readonly by: string; readonly ringMm: number; readonly readMm: number };
 
 /** The shop's gauges: how each stood on its ring, its token if it posts, and new ones. */
@@ -34,13 +32,8 @@ export function GaugeList({
   readonly newToken: Ask<{ readonly token: string }>;
 }) {
   const [name, setName] = useState('');
-  const [told, setTold] = useState<readonly string[]>([]);
+  const { ask, told } = useAsk();
   const [tokens, setTokens] = useState<Readonly<Record<string, string>>>({});
-  const ask = async <T,>(action: Ask<T>, input: unknown): Promise<T | undefined> => {
-    const result = await action(input).catch(() => undefined);
-    setTold(result === undefined ? ['No connection. Try again when it is back.'] : result.ok ? [] : saySaveError(result.error));
-    return result?.ok === true ? result.value : undefined;
-  };
   return (
     <>
       {gauges.length === 0 && <p className="text-ink2">None is on record yet: then nobody is asked which gauge it was.</p>}

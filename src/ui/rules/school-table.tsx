@@ -29,7 +29,7 @@ export function SchoolTable({
           <label key={m} className="label mb-0">
             {MATERIAL_WORDS[m]}
             <select
-              className="field w-48 text-ink"
+              className="field w-60 text-ink"
               disabled={!open}
               value={schools[m] ?? ''}
               onChange={(e) => onChange({ ...schools, [m]: e.target.value === '' ? undefined : (e.target.value as School) })}

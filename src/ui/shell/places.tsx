@@ -5,7 +5,8 @@ import { Go } from './go';
 
 const PLACES = [
   { href: '/', text: 'Rack', under: ['/units', '/book-in'] },
-  { href: '/kits', text: 'Kit store', under: [] },
+  { href: '/kits', text: 'Kit store', under: ['/kits/'] },
+  { href: '/sums', text: 'Sums', under: ['/sums/'] },
   { href: '/rig', text: 'Rig', under: [] },
   { href: '/book', text: 'Book', under: [] },
   { href: '/rules', text: 'Rules', under: ['/rules/'] },

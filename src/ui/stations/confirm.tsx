@@ -12,6 +12,7 @@ export function Confirm({
   station,
   points,
   noteLabel,
+  suggested = '',
   text,
   unmet,
   role,
@@ -22,6 +23,8 @@ export function Confirm({
   readonly station: Station;
   readonly points: readonly string[];
   readonly noteLabel: string;
+  /** A note that was worked out, until a person writes another. */
+  readonly suggested?: string;
   readonly text: string;
   readonly unmet: readonly string[];
   readonly role: Role;
@@ -29,7 +32,8 @@ export function Confirm({
   readonly signOff: SaveAction;
 }) {
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
-  const [note, setNote] = useState('');
+  const [typed, setNote] = useState<string>();
+  const note = typed ?? suggested;
   if (!open) return <p className="text-ink2">{points.join(' ')}</p>;
   const left = points.filter((p) => !ticked.has(p)).map((p) => `Not ticked: ${p}`);
   return (

@@ -78,7 +78,7 @@ function SendOut({ target, minWallMm, units, open, now, sendOut }: Props) {
         </p>
       </div>
       <div className="flex flex-wrap gap-3">
-        <label className="label mb-0 flex-1">
+        <label className="label mb-0 min-w-48 flex-1">
           Sent to
           <input className="field text-ink" value={shop} maxLength={100} onChange={(e) => setShop(e.target.value)} />
         </label>

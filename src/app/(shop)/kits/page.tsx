@@ -1,11 +1,29 @@
 import type { Metadata } from 'next';
+import { SHOW_NAMES } from '@/core/kit/store-line';
 import { theDb } from '@/db/connection';
-import { kitStore } from '@/db/stations/kit';
-import { KitTable } from '@/ui/rack/kit-table';
+import { findArticles, findFitments } from '@/db/store/find-store';
+import { FitmentTable } from '@/ui/kit/fitment-table';
+import { StorePlaces } from '@/ui/kit/store-places';
+import { StoreTable } from '@/ui/kit/store-table';
 import { unitsOf } from '../../_server/preferences';
 
 export const metadata: Metadata = { title: 'Kit store' };
 
-export default async function KitsPage() {
-  return <KitTable kits={await kitStore(await theDb())} units={await unitsOf()} />;
+type Search = { readonly searchParams: Promise<{ readonly q?: string; readonly show?: string; readonly of?: string }> };
+
+export default async function KitsPage({ searchParams }: Search) {
+  const { q = '', show: asked, of } = await searchParams;
+  const [db, units, now] = [await theDb(), await unitsOf(), Date.now()];
+  const show = SHOW_NAMES.find((s) => s === asked) ?? 'all';
+  return (
+    <div className="px-4 py-4">
+      <h1 className="mb-1 text-xl font-bold">Kit store</h1>
+      <StorePlaces here={of === 'fitments' ? 'fitments' : 'store'} />
+      {of === 'fitments' ? (
+        <FitmentTable key="fitments" q={q} first={await findFitments(db, q, units.length)} units={units} />
+      ) : (
+        <StoreTable key={show} ask={{ q, show }} first={await findArticles(db, { q, show }, units.length, now)} units={units} now={now} />
+      )}
+    </div>
+  );
 }

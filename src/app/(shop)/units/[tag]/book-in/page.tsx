@@ -1,5 +1,6 @@
 import { may } from '@/core/people/role';
 import { tagOf } from '@/core/unit/unit-record';
+import { Go } from '@/ui/shell/go';
 import { UnitCauses } from '@/ui/strip/unit-causes';
 import { StationFrame } from '@/ui/unit/station-frame';
 import { findAction } from '../../../../actions/book-in';
@@ -14,6 +15,12 @@ export default stationPage('book-in', ({ record, target, person, inShop, ledger 
         {record.job.customer}, {record.job.phone}
       </p>
       <p>{record.unit.identityMarks === '' ? 'No marks noted.' : `Marks on it: ${record.unit.identityMarks}`}</p>
+      <p className="flex flex-wrap items-center gap-3">
+        <span>{record.identity === null ? 'Which fitment it is has not been told.' : `It is: ${record.identity.label}.`}</span>
+        <Go className="btn-quiet" href={`/kits/identify?unit=${tagOf(record.unit)}`}>
+          What is this unit?
+        </Go>
+      </p>
       <div className="flex gap-3">
         <a className="btn" href={`/api/v1/units/${tagOf(record.unit)}/label.pdf`} target="_blank" rel="noreferrer">
           Print the label

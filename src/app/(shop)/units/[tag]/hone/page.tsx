@@ -1,9 +1,8 @@
-import { learnedRates } from '@/core/hone/learned-rates';
 import { startDiaOf } from '@/core/hone/start-dia';
 import { currentVerdict } from '@/core/unit/facts-of';
 import { lastCut } from '@/core/unit/last-cut';
 import { theDb } from '@/db/connection';
-import { shopPasses } from '@/db/stations/hone';
+import { ratesFor } from '@/db/stations/hone';
 import { CompareCut } from '@/ui/hone/compare-cut';
 import { Hone } from '@/ui/hone/hone';
 import { Polish } from '@/ui/hone/polish';
@@ -60,7 +59,6 @@ export default stationPage('hone', async (at) => {
         )}
       </StationFrame>
     );
-  const shop = (await shopPasses(await theDb(), unit.material)).map((p) => ({ ...p, material: unit.material }));
   return (
     <Hone
       target={target}
@@ -74,7 +72,7 @@ export default stationPage('hone', async (at) => {
         blindEnd: family.bore === 'blind',
       }}
       passes={passes}
-      rates={{ all: learnedRates(shop), others: learnedRates(shop.filter((p) => p.unitId !== unit.id)) }}
+      rates={await ratesFor(await theDb(), unit.material, unit.id)}
       units={units}
       rules={rules}
       actions={{ logPass: logPassAction, boreCut: boreCutAction }}

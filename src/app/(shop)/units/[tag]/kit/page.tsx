@@ -1,29 +1,66 @@
 import { may } from '@/core/people/role';
-import { namedNeeds, rankedKits } from '@/core/unit/ranked-kits';
+import { shortOf, spareIn } from '@/core/unit/facts-of';
+import { namedNeeds, rankedKits, shortPart } from '@/core/unit/ranked-kits';
+import { tagOf } from '@/core/unit/unit-record';
 import { theDb } from '@/db/connection';
-import { kitStore } from '@/db/stations/kit';
-import { Kit } from '@/ui/stations/kit';
+import { wholeStore } from '@/db/store/catalogue';
+import { lotFindings } from '@/db/store/findings';
+import { fitmentIndex } from '@/db/store/fitments';
+import { Kit } from '@/ui/kit/kit';
 import { StationFrame } from '@/ui/unit/station-frame';
-import { putKitBackAction, setKitAsideAction } from '../../../../actions/kit';
+import {
+  keepSurplusAction,
+  measureNeedAction,
+  openBagAction,
+  orderForAction,
+  putBackAction,
+  reuseOldAction,
+  setAsideAction,
+} from '../../../../actions/kit';
 import { SignOffAside } from '../_station/sign-off';
 import { stationPage, titled } from '../_station/station-page';
 
 export const generateMetadata = titled('kit');
 
+/** Kits that are shown, the best first. */
+const SHOWN = 12;
+const ACTIONS = {
+  setAside: setAsideAction,
+  putBack: putBackAction,
+  openBag: openBagAction,
+  measure: measureNeedAction,
+  order: orderForAction,
+  reuse: reuseOldAction,
+  keep: keepSurplusAction,
+};
+
 export default stationPage('kit', async (at) => {
   const { record, person, inShop } = at;
   const needs = namedNeeds(record);
+  const db = await theDb();
+  const store = await wholeStore(db, at.now);
+  const ranked = rankedKits(needs, store, SHOWN);
+  const fitment = record.identity && (await fitmentIndex(db)).find((f) => f.what.id === record.identity?.fitmentId);
+  const short = record.setAside.length === 0 ? [] : shortOf(record).map((need) => shortPart(record, need, store));
   const signedOff = (station: string): boolean => record.steps.some((s) => s.station === station);
   return (
     <StationFrame title="KIT · ranked by what it covers" ledger={at.ledger} aside={<SignOffAside at={at} text="Kit complete" />}>
       <Kit
         target={at.target}
+        tag={tagOf(record.unit)}
         needs={needs}
-        ranked={rankedKits(needs, await kitStore(await theDb())).slice(0, 8)}
+        ranked={ranked}
         setAside={record.setAside}
+        short={short}
+        named={fitment?.what.kits ?? []}
+        warned={await lotFindings(db)}
+        spare={spareIn(record)}
         units={at.units}
+        now={at.now}
         open={inShop && may(person.role, 'kit') && signedOff('strip') && !signedOff('close-up')}
-        actions={{ setAside: setKitAsideAction, putBack: putKitBackAction }}
+        family={record.family}
+        geometry={record.unit.geometry}
+        actions={ACTIONS}
       />
     </StationFrame>
   );

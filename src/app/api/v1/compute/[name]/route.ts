@@ -17,7 +17,7 @@ export async function POST(request: Request, { params }: { params: Promise<{ nam
   if (text.length > LARGEST_BODY) return tooLarge();
   const body = parseJson(text);
   if (body === undefined) return problem(400, 'The body is not JSON.', [{ path: '', message: 'is not JSON' }]);
-  const result = calculation.run(body.value, (await rulesInForce(await theDb())).rules);
+  const result = await calculation.run(body.value, (await rulesInForce(await theDb())).rules);
   return result.ok ? Response.json(result.value) : problem(422, 'The request is not sound.', result.error);
 }
 

@@ -1,0 +1,52 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { reorderPoint } from '@/core/kit/article';
+import { may } from '@/core/people/role';
+import { theDb } from '@/db/connection';
+import { articleOf } from '@/db/store/catalogue';
+import { lotFindings } from '@/db/store/findings';
+import { fitmentIndex } from '@/db/store/fitments';
+import { movesOf, openOrders, usesOf } from '@/db/store/stock';
+import { ArticlePage } from '@/ui/kit/article-page';
+import { StorePlaces } from '@/ui/kit/store-places';
+import { unitsOf } from '../../../_server/preferences';
+import { personOrSignIn } from '../../../_server/who';
+import { correctStockAction, faultLotAction, orderAction, receiveAction, reorderAction } from '../../../actions/stock';
+
+type Params = { readonly params: Promise<{ readonly number: string }> };
+
+export const generateMetadata = async ({ params }: Params): Promise<Metadata> => ({ title: decodeURIComponent((await params).number) });
+
+export default async function KitPage({ params }: Params) {
+  const number = decodeURIComponent((await params).number);
+  const [db, units, person, now] = [await theDb(), await unitsOf(), await personOrSignIn(), Date.now()];
+  const article = await articleOf(db, number, now);
+  if (article === undefined) notFound();
+  const [moves, orders, uses, findings, fitments] = await Promise.all([
+    movesOf(db, article.id),
+    openOrders(db, article.id),
+    usesOf(db),
+    lotFindings(db, article.id),
+    fitmentIndex(db),
+  ]);
+  const used = uses.get(article.id) ?? [];
+  return (
+    <div className="px-4 py-4">
+      <StorePlaces here="article" />
+      <ArticlePage
+        key={moves.length}
+        article={article}
+        moves={moves}
+        orders={orders}
+        findings={findings}
+        used={used.length}
+        computedReorder={reorderPoint({ ...article, reorderAt: null }, used, now)}
+        fits={fitments.map((f) => f.what).filter((f) => f.kits.includes(number))}
+        units={units}
+        now={now}
+        open={may(person.role, 'kit')}
+        actions={{ receive: receiveAction, correct: correctStockAction, fault: faultLotAction, order: orderAction, reorder: reorderAction }}
+      />
+    </div>
+  );
+}

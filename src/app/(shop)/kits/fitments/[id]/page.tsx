@@ -1,0 +1,46 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { uuidv7 } from 'uuidv7';
+import { FAMILIES } from '@/core/family/families';
+import { FAMILY_NAMES } from '@/core/family/family-name';
+import type { Fitment } from '@/core/kit/fitment';
+import { theDb } from '@/db/connection';
+import { storedFitment } from '@/db/store/fitments';
+import { FitmentForm } from '@/ui/kit/fitment-form';
+import { StorePlaces } from '@/ui/kit/store-places';
+import { unitsOf } from '../../../../_server/preferences';
+import { saveFitmentAction } from '../../../../actions/stock';
+
+export const metadata: Metadata = { title: 'Fitment' };
+
+const NONE = {
+  maker: '',
+  machine: '',
+  yearFrom: null,
+  yearTo: null,
+  family: 'master-single',
+  position: '',
+  features: {},
+  kits: [],
+  note: '',
+} as const;
+
+/** One fitment to be changed, or `new` to be entered. */
+export default async function FitmentPage({ params }: { readonly params: Promise<{ readonly id: string }> }) {
+  const id = decodeURIComponent((await params).id);
+  const fitment: Fitment | undefined = id === 'new' ? { id: uuidv7(), ...NONE } : await storedFitment(await theDb(), id);
+  if (fitment === undefined) notFound();
+  return (
+    <div className="px-4 py-4">
+      <h1 className="mb-1 text-xl font-bold">{id === 'new' ? 'Enter a fitment' : 'Change a fitment'}</h1>
+      <StorePlaces here="fitments" />
+      <FitmentForm
+        start={fitment}
+        known={id !== 'new'}
+        families={FAMILY_NAMES.map((name) => ({ name, label: FAMILIES[name].label }))}
+        units={await unitsOf()}
+        save={saveFitmentAction}
+      />
+    </div>
+  );
+}

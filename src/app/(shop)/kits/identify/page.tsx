@@ -1,0 +1,58 @@
+import type { Metadata } from 'next';
+import { FAMILIES } from '@/core/family/families';
+import { FAMILY_NAMES } from '@/core/family/family-name';
+import { measuredOf } from '@/core/kit/identify-query';
+import { may } from '@/core/people/role';
+import { tagNumber, tagOf } from '@/core/unit/unit-record';
+import { theDb } from '@/db/connection';
+import { unitOfTag } from '@/db/kept-units';
+import { rulesInForce } from '@/db/rules';
+import { identifyInStore } from '@/db/store/identify';
+import { Identify } from '@/ui/kit/identify';
+import { StorePlaces } from '@/ui/kit/store-places';
+import { unitsOf } from '../../../_server/preferences';
+import { personOrSignIn } from '../../../_server/who';
+import { identifyAction } from '../../../actions/kit';
+
+export const metadata: Metadata = { title: 'What is this unit?' };
+
+type Search = { readonly searchParams: Promise<Readonly<Record<string, string | undefined>>> };
+
+export default async function IdentifyPage({ searchParams }: Search) {
+  const query = await searchParams;
+  const [db, units, person] = [await theDb(), await unitsOf(), await personOrSignIn()];
+  const number = query.unit === undefined ? undefined : tagNumber(query.unit);
+  const record = number === undefined ? undefined : await unitOfTag(db, number);
+  const family = query.family ?? record?.unit.family ?? null;
+  const known = measuredOf(query);
+  // A unit brings what is known of it already, until something is typed.
+  const nominalMm = record?.unit.geometry?.nominalMm;
+  const measured =
+    Object.keys(known).length > 0
+      ? known
+      : (record?.identity?.measured ?? (nominalMm === undefined ? {} : { boreMm: { value: nominalMm } }));
+  return (
+    <div className="px-4 py-4">
+      <h1 className="mb-1 text-xl font-bold">What is this unit?</h1>
+      <StorePlaces here="identify" />
+      <Identify
+        key={record?.unit.version}
+        measured={measured}
+        family={family}
+        families={FAMILY_NAMES.map((name) => ({ name, label: FAMILIES[name].label }))}
+        first={await identifyInStore(db, measured, family, (await rulesInForce(db)).rules)}
+        unit={
+          record && {
+            target: { unitId: record.unit.id, version: record.unit.version },
+            tag: tagOf(record.unit),
+            machine: record.job.machine,
+            is: record.identity?.label ?? null,
+          }
+        }
+        units={units}
+        open={record?.unit.exit === null && may(person.role, 'book-in')}
+        save={identifyAction}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,42 @@
+import { writeTable } from '@/csv/read-table';
+import { COLUMNS, fitmentLine, kitLines, STORE_FILE_NAMES, type StoreFile, sundryLine } from '@/csv/store-files';
+import { writeXlsx } from '@/csv/xlsx';
+import { type Db, theDb } from '@/db/connection';
+import { wholeStore } from '@/db/store/catalogue';
+import { storedFitments } from '@/db/store/fitments';
+import { problem } from '../../../../../_server/door';
+import { currentPerson } from '../../../../../_server/who';
+
+/** The store as a table: `kits.csv`, `stock.xlsx` and so on, in the columns that an import takes. */
+export async function GET(_: Request, { params }: { params: Promise<{ file: string }> }): Promise<Response> {
+  if ((await currentPerson()) === undefined) return problem(401, 'Sign in first.');
+  const [name, kind] = (await params).file.split('.');
+  const what = STORE_FILE_NAMES.find((f) => f === name);
+  if (what === undefined || (kind !== 'csv' && kind !== 'xlsx')) return problem(404, 'There is no such file.');
+  const rows = await linesOf(await theDb(), what);
+  const { all } = COLUMNS[what];
+  const head = { 'content-disposition': `attachment; filename="${what}.${kind}"` };
+  if (kind === 'csv') return new Response(writeTable(all, rows), { headers: { ...head, 'content-type': 'text/csv; charset=utf-8' } });
+  const type = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
+  return new Response(await writeXlsx(what, all, rows), { headers: { ...head, 'content-type': type } });
+}
+
+const linesOf = async (db: Db, what: StoreFile): Promise<readonly Readonly<Record<string, unknown>>[]> => {
+  if (what === 'fitments') return (await storedFitments(db)).map(fitmentLine);
+  const store = await wholeStore(db, Date.now());
+  switch (what) {
+    case 'kits':
+      return store.filter((a) => a.type === 'kit').flatMap(kitLines);
+    case 'sundries':
+      return store.filter((a) => a.type === 'sundry').map(sundryLine);
+    case 'stock':
+      return store.flatMap((a) =>
+        a.lots.map((l) => ({
+          number: a.number,
+          lot: l.code,
+          qty: l.qty,
+          expires: l.expiresAt === null ? '' : new Date(l.expiresAt).toLocaleDateString('sv-SE'),
+        })),
+      );
+  }
+};

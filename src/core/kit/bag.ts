@@ -1,0 +1,66 @@
+import { PART_KINDS, type PartKind } from '../family/part-kind';
+import type { Article, BagItem, Stocked } from './article';
+import { fitOf } from './fit';
+import type { Dims, Need } from './need';
+
+/** What was really in a bag, beside what the catalogue says of it. */
+export type BagFinding =
+  | { readonly what: 'missing'; readonly item: number; readonly qty: number }
+  | { readonly what: 'wrong'; readonly item: number; readonly dims: Dims; readonly note: string }
+  | { readonly what: 'extra'; readonly kind: PartKind; readonly name: string; readonly qty: number; readonly dims: Dims };
+
+/** What the bag holds, once it is looked into: what is missing left out, what is wrong with the dimensions it has, what is extra added. */
+export const reallyIn = (items: readonly BagItem[], findings: readonly BagFinding[]): readonly BagItem[] => [
+  ...items.flatMap((item, i) => {
+    const gone = findings.reduce((sum, f) => sum + (f.what === 'missing' && f.item === i ? f.qty : 0), 0);
+    const wrong = findings.find((f) => f.what === 'wrong' && f.item === i);
+    const dims = wrong?.what === 'wrong' ? { ...item.dims, ...wrong.dims } : item.dims;
+    return item.qty > gone ? [{ ...item, qty: item.qty - gone, dims }] : [];
+  }),
+  ...findings.flatMap((f) => (f.what === 'extra' ? [{ kind: f.kind, name: f.name, qty: f.qty, dims: f.dims }] : [])),
+];
+
+/** The one place that words what was found in a bag. */
+export const sayFinding = (items: readonly BagItem[], f: BagFinding, sayDims: (dims: Dims) => string): string => {
+  switch (f.what) {
+    case 'missing':
+      return `${f.qty > 1 ? `${f.qty} × ` : ''}${items[f.item]?.name ?? 'a part'} missing`;
+    case 'wrong':
+      return `wrong ${items[f.item]?.name ?? 'part'}${sayDims(f.dims)}${f.note === '' ? '' : `: ${f.note}`}`;
+    case 'extra':
+      return `${f.qty > 1 ? `${f.qty} × ` : 'an '}extra ${f.name}${sayDims(f.dims)}`;
+  }
+};
+
+/** What can be done about a part that nothing set aside covers: take a sundry, or let the old part go back. */
+export type Fix =
+  | {
+      readonly kind: 'sundry';
+      readonly articleId: string;
+      readonly number: string;
+      readonly name: string;
+      readonly price: number;
+      readonly qty: number;
+    }
+  | { readonly kind: 'reuse-old' };
+
+/**
+ * Ways to make up for a part: sundries on the shelf that fit for sure, the cheapest first, and the old part where its kind may go back at all.
+ * @param old the part as it came out; undefined where the unit came without
+ */
+export const fixesFor = (
+  wanted: Pick<Need, 'kind' | 'dims' | 'qty'>,
+  store: readonly Stocked[],
+  old: { readonly kind: PartKind } | undefined,
+): readonly Fix[] => [
+  ...store
+    .filter((s) => s.type === 'sundry' && s.stock >= wanted.qty && s.items.some((i) => fitOf(wanted, i)?.kind === 'verified'))
+    .sort((a, b) => a.price - b.price)
+    .slice(0, 3)
+    .map(({ id, number, name, price }): Fix => ({ kind: 'sundry', articleId: id, number, name, price, qty: wanted.qty })),
+  ...(old !== undefined && PART_KINDS[old.kind].policy !== 'never' ? [{ kind: 'reuse-old' as const }] : []),
+];
+
+/** Kinds of part whose rubber ages in the bag. */
+export const ages = (article: Pick<Article, 'items'>): boolean =>
+  article.items.some((i) => i.kind in PART_KINDS && PART_KINDS[i.kind as PartKind].stuff === 'rubber');

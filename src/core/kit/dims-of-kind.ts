@@ -1,0 +1,26 @@
+import type { PartKind } from '../family/part-kind';
+import { MEASURES } from '../strip/measures';
+import { IN_BORE } from './needs-of';
+
+/** What a catalogue states of a kind beside what a bench measures of it. */
+const ALSO: { readonly [K in PartKind]?: readonly string[] } = {
+  'bleed-screw': ['thread', 'lengthMm', 'tip'],
+  'banjo-bolt': ['thread'],
+  'union-nut': ['thread'],
+  'set-screw': ['thread'],
+  'sealing-washer': ['idMm', 'odMm', 'thickMm'],
+  circlip: ['odMm'],
+  'wire-ring': ['odMm'],
+  'split-pin': ['diaMm'],
+  'cap-seal': ['odMm'],
+  'square-seal': ['odMm'],
+  'dust-seal': ['idMm'],
+  spring: ['odMm'],
+};
+
+/** Dimensions by which pieces of a kind are told apart, in the order a catalogue gives them. */
+export const dimsOfKind = (kind: PartKind): readonly string[] => [
+  ...(IN_BORE.includes(kind) ? ['boreMm'] : []),
+  ...(MEASURES[kind] ?? []).map((m) => m.dim),
+  ...(ALSO[kind] ?? []),
+];

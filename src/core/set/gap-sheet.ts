@@ -1,0 +1,90 @@
+import type { SetupInput } from './setup';
+
+/** What is entered on the pushrod worksheet, mm unless its name says otherwise; the same names stand in its address. */
+export const GAP_FIELDS = [
+  'standOff',
+  'socket',
+  'edge',
+  'reading',
+  'spacer',
+  'uMaster',
+  'uBooster',
+  'pitch',
+  'ratio',
+  'slack',
+  'oldStandOff',
+  'oldSocket',
+  'rodLength',
+  'rodAlpha',
+  'bodyAlpha',
+  'rodOld',
+  'rodNew',
+  'pitch1',
+  'pitch2',
+] as const;
+export type GapField = (typeof GAP_FIELDS)[number];
+export type GapSheet = { readonly [F in GapField]?: number | undefined } & { readonly oneLeftHanded?: boolean | undefined };
+
+/** Standard uncertainty of a depth read once with a depth gauge, mm. */
+const USUAL_U_MM = 0.02;
+
+/** The question that a sheet asks; undefined until the four depths are there. Expansion is in millionths a kelvin on the sheet. */
+export const gapQuestion = (s: GapSheet): SetupInput | undefined => {
+  const { standOff, socket, edge, reading } = s;
+  if (standOff === undefined || socket === undefined || edge === undefined || reading === undefined) return undefined;
+  return {
+    master: { rimStandOffMm: standOff, socketDepthMm: socket, uMm: s.uMaster ?? USUAL_U_MM },
+    booster: { straightEdgeMm: edge, readingMm: reading, uMm: s.uBooster ?? USUAL_U_MM },
+    spacerMm: s.spacer ?? 0,
+    rodPitchMm: s.pitch,
+    pedalRatio: s.ratio,
+    linkageSlackMm: s.slack,
+    previous:
+      s.oldStandOff === undefined || s.oldSocket === undefined ? null : { rimStandOffMm: s.oldStandOff, socketDepthMm: s.oldSocket },
+    thermal:
+      s.rodLength === undefined || s.rodAlpha === undefined || s.bodyAlpha === undefined
+        ? null
+        : { rodLengthMm: s.rodLength, rodAlphaPerK: s.rodAlpha / 1e6, bodyAlphaPerK: s.bodyAlpha / 1e6 },
+    rodOldMm: s.rodOld,
+    rodNewMm: s.rodNew,
+    turnbuckle:
+      s.pitch1 === undefined || s.pitch2 === undefined
+        ? null
+        : { pitch1Mm: s.pitch1, pitch2Mm: s.pitch2, leftHanded: s.oneLeftHanded ?? false },
+  };
+};
+
+/** Readings that cannot be, each with why and what to do; empty where all can. */
+export const impossibleReadings = ({ standOff, socket, edge, reading, spacer = 0 }: GapSheet): readonly string[] => {
+  const said: string[] = [];
+  // A rod that stands proud of the flange reads less than the edge is thick; past the edge's outer side nothing can be read.
+  if (reading !== undefined && reading <= 0)
+    said.push('The rod would stand out past the straight edge: lay the edge on two blocks of one height, and count them to its thickness.');
+  if (edge !== undefined && edge <= 0) said.push('A straight edge has a thickness: measure it, with its blocks where it lies on some.');
+  if (standOff !== undefined && socket !== undefined && socket < standOff)
+    said.push(
+      'The socket is shallower than the rim stands off: it would end before the flange. Was it measured from the rim, to its bottom?',
+    );
+  if (standOff === undefined || socket === undefined || edge === undefined || reading === undefined) return said;
+  const gap = socket - standOff + spacer + reading - edge;
+  if (gap < -socket)
+    said.push('The tip would lie beyond the bottom of the socket by more than its depth: one of the depths was read from another face.');
+  return said;
+};
+
+/** The sheet as an address carries it. */
+export const gapQuery = (s: GapSheet): string =>
+  new URLSearchParams([
+    ...GAP_FIELDS.flatMap((f) => (s[f] === undefined ? [] : [[f, String(s[f])] as [string, string]])),
+    ...(s.oneLeftHanded === true ? [['oneLeftHanded', '1'] as [string, string]] : []),
+  ]).toString();
+
+export const gapSheetOf = (query: Readonly<Record<string, string | undefined>>): GapSheet => ({
+  ...Object.fromEntries(
+    GAP_FIELDS.flatMap((f) => {
+      const value = Number(query[f]);
+      return query[f] === undefined || query[f] === '' || !Number.isFinite(value) || Math.abs(value) > 5000 ? [] : [[f, value]];
+    }),
+  ),
+  ...(query.oneLeftHanded === '1' ? { oneLeftHanded: true } : {}),
+});

@@ -1,0 +1,24 @@
+import { fail, ok, type Result } from '@/core/result';
+import type { StoreRows } from '@/csv/store-files';
+import type { Db } from '../connection';
+import { importsSoFar, writeImport } from './import-file';
+import { planImport } from './import-plan';
+import type { StockChange, StockError } from './stock';
+
+/**
+ * One row entered by hand: as a file of one line, so that it is held against the store in the same way, told of in the same list, and taken back by it.
+ * @param as a new row may not take the place of one that is there
+ */
+export async function enterByHand(
+  db: Db,
+  { id, person, at }: StockChange,
+  { as, name, file }: { readonly as: 'new' | 'known'; readonly name: string; readonly file: StoreRows },
+): Promise<Result<{ readonly name: string }, StockError>> {
+  if ((await importsSoFar(db)).some((i) => i.id === id)) return ok({ name });
+  const plan = await planImport(db, file);
+  if (!plan.ok) return fail({ code: 'refused', reasons: plan.error.map((p) => `${p.column}: ${p.message}.`) });
+  if (as === 'new' && plan.value.fates.some((f) => f.fate !== 'new'))
+    return fail({ code: 'refused', reasons: [`There is a ${name} in the store already.`] });
+  await writeImport(db, { importId: id, person, at, what: file.what, file: `${name}, by hand` }, plan.value, () => undefined);
+  return ok({ name });
+}

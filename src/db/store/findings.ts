@@ -1,0 +1,16 @@
+import { and, desc, eq, isNotNull, ne } from 'drizzle-orm';
+import { BagItems, Findings } from '@/core/kit/bag-door';
+import type { LotFinding } from '@/core/kit/stock-record';
+import type { Reader } from '../connection';
+import { bags, units } from '../tables';
+
+/** Bags that were not as the catalogue says, of all articles or of one, the newest first. */
+export async function lotFindings(db: Reader, articleId?: string): Promise<readonly LotFinding[]> {
+  const rows = await db
+    .select({ lotId: bags.lotId, tagNo: units.tagNo, at: bags.openedAt, items: bags.items, findings: bags.findings })
+    .from(bags)
+    .innerJoin(units, eq(units.id, bags.unitId))
+    .where(and(isNotNull(bags.openedAt), ne(bags.findings, []), articleId === undefined ? undefined : eq(bags.articleId, articleId)))
+    .orderBy(desc(bags.openedAt));
+  return rows.map((r) => ({ ...r, at: r.at ?? 0, items: BagItems.parse(r.items), findings: Findings.parse(r.findings) }));
+}

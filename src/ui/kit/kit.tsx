@@ -1,0 +1,138 @@
+'use client';
+
+import { useState } from 'react';
+import type { Family } from '@/core/family/family';
+import type { Geometry } from '@/core/family/geometry';
+import type { Stocked } from '@/core/kit/article';
+import type { KitMatch } from '@/core/kit/match-kit';
+import type { LotFinding } from '@/core/kit/stock-record';
+import type { Units } from '@/core/quantity/units';
+import type { NamedNeed, ShortPart } from '@/core/unit/ranked-kits';
+import type { SetAside } from '@/core/unit/unit-record';
+import { SaveNote } from '../save/save-note';
+import { useSave } from '../save/use-save';
+import { late } from '../shell/late';
+import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { Bag } from './bag';
+import { KitPicture } from './kit-picture';
+import { KitRow } from './kit-row';
+import { Needs } from './needs';
+import { Short } from './short';
+
+const Sets = late(async () => (await import('./sets')).Sets);
+
+/** Kits that stand open; a bench takes one of the best. */
+const FIRST = 3;
+
+export type RankedKit = { readonly kit: Stocked; readonly match: KitMatch };
+export type KitActions = {
+  readonly setAside: SaveAction;
+  readonly putBack: SaveAction;
+  readonly openBag: SaveAction;
+  readonly measure: SaveAction;
+  readonly order: SaveAction;
+  readonly keep: SaveAction;
+  readonly reuse: SaveAction;
+};
+
+/** What the unit needs, what is set aside for it, the sets that would cover it, and the kits ranked by how much of it each covers. */
+export function Kit({
+  target,
+  tag,
+  needs,
+  ranked,
+  setAside,
+  short,
+  named,
+  warned,
+  spare,
+  units,
+  now,
+  open,
+  family,
+  geometry,
+  actions,
+}: {
+  readonly target: UnitTarget;
+  readonly tag: string;
+  readonly needs: readonly NamedNeed[];
+  readonly ranked: readonly RankedKit[];
+  readonly setAside: readonly SetAside[];
+  /** Parts that nothing set aside covers, once something is. */
+  readonly short: readonly ShortPart[];
+  /** Numbers of the kits that are named for the unit's fitment. */
+  readonly named: readonly string[];
+  /** What was found in bags of lots. */
+  readonly warned: readonly LotFinding[];
+  /** Pieces of the bags that nothing needs. */
+  readonly spare: readonly { readonly bagId: string; readonly item: number; readonly qty: number }[];
+  readonly units: Units;
+  readonly now: number;
+  readonly open: boolean;
+  readonly family: Family;
+  readonly geometry: Geometry | null;
+  readonly actions: KitActions;
+}) {
+  const taking = useSave(actions.setAside, target);
+  const [chosen, setChosen] = useState<string>();
+  const shown = ranked.find((r) => r.kit.id === chosen) ?? ranked[0];
+  const [asked, setAsked] = useState(false);
+  const [all, setAll] = useState(false);
+  const nameOf = (id: string): string => needs.find((n) => n.id === id)?.name ?? id;
+  const take = (articleId: string, qty = 1) => taking.save({ articleId, qty });
+  return (
+    <div className="grid gap-3">
+      <SaveNote saving={taking.saving} onAcceptTheirs={taking.acceptTheirs} />
+      {setAside.map((bag) => (
+        <Bag
+          key={bag.id}
+          bag={bag}
+          warned={warned.filter((w) => w.lotId === bag.lotId && w.at !== bag.openedAt)}
+          spare={spare.filter((s) => s.bagId === bag.id)}
+          target={target}
+          units={units}
+          now={now}
+          open={open}
+          actions={actions}
+        />
+      ))}
+      {short.length > 0 && <Short short={short} target={target} open={open} take={take} reuse={actions.reuse} />}
+      <Needs target={target} needs={needs} ranked={ranked} units={units} open={open} measure={actions.measure} />
+      {needs.length > 0 && (
+        <div>
+          <button type="button" className="btn-quiet" aria-expanded={asked} onClick={() => setAsked(!asked)}>
+            What covers it best?
+          </button>
+          {asked && <Sets tag={tag} target={target} nameOf={nameOf} now={now} open={open} take={take} order={actions.order} />}
+        </div>
+      )}
+      {shown !== undefined && geometry !== null && (
+        <KitPicture family={family} geometry={geometry} needs={needs} kit={shown.kit} match={shown.match} units={units} />
+      )}
+      {ranked.slice(0, all ? undefined : FIRST).map(({ kit, match }) => (
+        <KitRow
+          key={kit.id}
+          kit={kit}
+          match={match}
+          named={named.includes(kit.number)}
+          warned={warned.filter((w) => kit.lots.some((l) => l.id === w.lotId && l.qty > 0))}
+          needs={needs}
+          units={units}
+          now={now}
+          shown={kit.id === shown?.kit.id}
+          onShow={() => setChosen(kit.id)}
+          onTake={open ? () => void take(kit.id) : undefined}
+          busy={taking.saving.kind === 'saving'}
+        />
+      ))}
+      {!all && ranked.length > FIRST && (
+        <button type="button" className="btn-quiet w-fit" onClick={() => setAll(true)}>
+          Show {ranked.length - FIRST} more that cover some of it
+        </button>
+      )}
+      {ranked.length === 0 && needs.length > 0 && (
+        <p className="text-ink2">No kit in the store covers any of it: look for sundries, or enter the kit that does.</p>
+      )}
+    </div>
+  );
+}

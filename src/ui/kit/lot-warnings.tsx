@@ -1,0 +1,17 @@
+import { sayFinding } from '@/core/kit/bag';
+import { sayDims } from '@/core/kit/say-dims';
+import type { LotFinding } from '@/core/kit/stock-record';
+import type { Units } from '@/core/quantity/units';
+import { tagOf } from '@/core/unit/unit-record';
+
+/** What was found in other bags of the same lots. */
+export const LotWarnings = ({ warned, units }: { readonly warned: readonly LotFinding[]; readonly units: Units }) =>
+  warned.map((w) => (
+    <p key={`${w.lotId} ${w.at}`} className="border-l-4 border-amber px-3 py-1">
+      A bag of this lot, opened for {tagOf(w)}, had:{' '}
+      {w.findings.map((f) => sayFinding(w.items, f, (dims) => bracketed(sayDims(dims, units)))).join('; ')}.
+    </p>
+  ));
+
+/** Dimensions behind a name; nothing where none is stated. */
+export const bracketed = (said: string): string => (said === '' ? '' : ` (${said})`);

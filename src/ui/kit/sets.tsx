@@ -1,0 +1,132 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import type { BestSet } from '@/core/kit/best-set';
+import type { CoverSets } from '@/core/kit/cover-sets';
+import { sayWhen } from '@/core/quantity/say-time';
+import { SaveNote } from '../save/save-note';
+import { useSave } from '../save/use-save';
+import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+
+/** What the address answers: the sets, what its articles are called, and how many of each are there. */
+export type SetsAnswer = {
+  readonly sets: CoverSets;
+  readonly promisedAt: number;
+  readonly articles: readonly {
+    readonly id: string;
+    readonly number: string;
+    readonly name: string;
+    readonly stock: number;
+    readonly leadDays: number | null;
+  }[];
+};
+
+const DAY_MS = 86_400_000;
+const ROWS = [
+  ['best', 'Least money, there in time'],
+  ['cheapest', 'Least money, whenever it comes'],
+  ['soonest', 'There first'],
+  ['single', 'One kit alone'],
+] as const satisfies readonly (readonly [keyof CoverSets, string])[];
+
+/** The best sets of kits and sundries side by side, each to be taken or ordered as it stands. */
+export function Sets({
+  tag,
+  target,
+  nameOf,
+  now,
+  open,
+  take,
+  order,
+}: {
+  readonly tag: string;
+  readonly target: UnitTarget;
+  readonly nameOf: (needId: string) => string;
+  readonly now: number;
+  readonly open: boolean;
+  readonly take: (articleId: string, qty: number) => Promise<{ readonly ok: boolean }>;
+  readonly order: SaveAction;
+}) {
+  const [unverified, setUnverified] = useState(false);
+  const [answer, setAnswer] = useState<SetsAnswer | 'failed'>();
+  const ordering = useSave(order, target, 'adds');
+  useEffect(() => {
+    const asked = new AbortController();
+    fetch(`/api/v1/units/${tag}/kit-sets?unverified=${unverified ? 1 : 0}&v=${target.version}`, { signal: asked.signal })
+      .then(async (r) => setAnswer(r.ok ? ((await r.json()) as SetsAnswer) : 'failed'))
+      .catch(() => asked.signal.aborted || setAnswer('failed'));
+    return () => asked.abort();
+  }, [tag, unverified, target.version]);
+  if (answer === undefined) return <p className="mt-2 text-ink2">Working out what covers it …</p>;
+  if (answer === 'failed') return <p className="mt-2 text-amber">No answer came. Close this and open it again.</p>;
+  const article = (id: string) => answer.articles.find((a) => a.id === id);
+  const here = (p: BestSet['picks'][number]): number => Math.min(p.qty, article(p.id)?.stock ?? 0);
+  const takeAll = async (set: BestSet): Promise<void> => {
+    for (const p of set.picks) {
+      if (here(p) > 0 && !(await take(p.id, here(p))).ok) return;
+      const days = article(p.id)?.leadDays ?? 0;
+      if (
+        here(p) < p.qty &&
+        !(await ordering.save({ articleId: p.id, qty: p.qty - here(p), expectedAt: Date.now() + Math.max(1, days) * DAY_MS })).ok
+      )
+        return;
+    }
+  };
+  return (
+    <section aria-label="What covers it best" className="mt-2 border border-line bg-sheet">
+      <p className="flex flex-wrap items-center gap-x-4 border-b border-hair px-3 py-1.5 text-[13px] text-ink2">
+        Promised {sayWhen(answer.promisedAt, now)}.
+        <label className="inline-flex min-h-[44px] items-center gap-2">
+          <input type="checkbox" className="size-5" checked={unverified} onChange={(e) => setUnverified(e.target.checked)} />
+          count pieces with a dimension that is not stated
+        </label>
+      </p>
+      {ROWS.map(([name, words]) => {
+        const set = answer.sets[name];
+        return (
+          <div
+            key={name}
+            className="grid items-center gap-x-4 gap-y-1 border-b border-hair px-3 py-2 last:border-b-0 md:grid-cols-[10rem_minmax(0,1fr)_4.5rem_4.5rem_12rem]"
+          >
+            <b>{words}</b>
+            {set === null || set.picks.length === 0 ? (
+              <span className="text-ink2">nothing covers any of it</span>
+            ) : (
+              <>
+                <span>
+                  {set.picks.map((p) => (
+                    <span key={p.id} className="block">
+                      {p.qty > 1 && `${p.qty} × `}
+                      <b className="text-brass">{article(p.id)?.number}</b> {article(p.id)?.name}
+                      {here(p) < p.qty && <span className="text-amber"> · {p.qty - here(p)} to order</span>}
+                    </span>
+                  ))}
+                  {set.uncovered.length > 0 && (
+                    <span className="block text-[13px] text-amber">
+                      leaves open: {set.uncovered.map((u) => `${nameOf(u.needId)}${u.qty > 1 ? ` × ${u.qty}` : ''}`).join(', ')}
+                    </span>
+                  )}
+                </span>
+                <span className="font-bold tabular-nums md:text-right">{set.price.toFixed(2)}</span>
+                <span className="text-ink2">
+                  {set.leadDays === 0 ? 'all here' : `${set.leadDays} ${set.leadDays === 1 ? 'day' : 'days'}`}
+                </span>
+                {open && (
+                  <button
+                    type="button"
+                    className="btn-quiet"
+                    disabled={ordering.saving.kind === 'saving'}
+                    onClick={() => void takeAll(set)}
+                  >
+                    {set.picks.every((p) => here(p) === p.qty) ? 'Set aside' : 'Set aside and order'}
+                  </button>
+                )}
+              </>
+            )}
+          </div>
+        );
+      })}
+      <SaveNote saving={ordering.saving} onAcceptTheirs={ordering.acceptTheirs} />
+    </section>
+  );
+}

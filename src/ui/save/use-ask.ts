@@ -1,0 +1,21 @@
+'use client';
+
+import { useState } from 'react';
+import type { Result } from '@/core/result';
+import { type SaveError, saySaveError } from '@/core/wire/save-error';
+
+export type Ask<T = unknown> = (input: unknown) => Promise<Result<T, SaveError>>;
+
+/** For what is not a unit's: sends one request and keeps what stood in its way, in words. */
+export function useAsk() {
+  const [told, setTold] = useState<readonly string[]>([]);
+  const [asking, setAsking] = useState(false);
+  const ask = async <T>(action: Ask<T>, input: unknown): Promise<T | undefined> => {
+    setAsking(true);
+    const result = await action(input).catch(() => undefined);
+    setAsking(false);
+    setTold(result === undefined ? ['No connection. Try again when it is back.'] : result.ok ? [] : saySaveError(result.error));
+    return result?.ok === true ? result.value : undefined;
+  };
+  return { ask, asking, told };
+}

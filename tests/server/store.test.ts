@@ -1,0 +1,382 @@
+import { beforeAll, describe, expect, test } from 'vitest';
+import type { Result } from '@/core/result';
+import { STANDARD_RULES } from '@/core/rules/rule-set';
+import { factsOf } from '@/core/unit/facts-of';
+import { readTable } from '@/csv/read-table';
+import { readStoreFile, type StoreFile } from '@/csv/store-files';
+import { insertFitment } from '@/db/shop-setup';
+import { identifyUnit } from '@/db/stations/identity';
+import { keepSurplus, measureNeed, openBag, orderFor, putBack, reuseOld, setAside } from '@/db/stations/kit';
+import { signOff } from '@/db/stations/sign-off';
+import { undoLast } from '@/db/stations/undo';
+import { articleOf, wholeStore } from '@/db/store/catalogue';
+import { enterByHand } from '@/db/store/enter';
+import { findArticles, findFitments } from '@/db/store/find-store';
+import { lotFindings } from '@/db/store/findings';
+import { identifyInStore } from '@/db/store/identify';
+import { importsSoFar, writeImport } from '@/db/store/import-file';
+import { planImport } from '@/db/store/import-plan';
+import { undoImport } from '@/db/store/import-undo';
+import { receiveAndTell } from '@/db/store/receive-and-tell';
+import { correct, faultLot, movesOf, openOrders, order, receive, setReorder } from '@/db/store/stock';
+import { FITMENTS } from '../../demo/fitments';
+import { openShop, PEOPLE, type Shop, START } from './shop';
+
+const DAY = 86_400_000;
+let shop: Shop;
+let serial = 0;
+beforeAll(async () => {
+  shop = await openShop();
+  for (const f of FITMENTS.slice(0, 10)) await insertFitment(shop.db, f, START);
+});
+
+const by = (person = PEOPLE.counter) => ({ id: `stock-${++serial}`, person, at: START + serial * 1000 });
+const article = async (number: string) => {
+  const found = await articleOf(shop.db, number, START);
+  if (found === undefined) throw new Error(`no ${number}`);
+  return found;
+};
+const reasons = (result: Result<unknown, { readonly code: string; readonly reasons?: readonly string[] }>): readonly string[] =>
+  result.ok ? [] : (result.error.reasons ?? [result.error.code]);
+const take = async (unitId: string, number: string, qty = 1) =>
+  setAside(shop.db, await shop.change(unitId, 'kit-set-aside'), { articleId: `art-${number}`, qty });
+
+describe('stock', () => {
+  test('comes in by lots, is counted, put right with a reason, and tells every move', async () => {
+    const { id } = await article('K-160');
+    const before = (await article('K-160')).stock;
+    const change = by();
+    const delivery = { articleId: id, lot: 'N1', qty: 5, expiresAt: START + 900 * DAY, orderId: null };
+    const done = await receive(shop.db, change, delivery);
+    // The same delivery, sent again by a page that got no answer.
+    expect(await receive(shop.db, change, delivery)).toEqual(done);
+    expect((await article('K-160')).stock).toBe(before + 5);
+    const lotId = done.ok ? done.value.lotId : '';
+    await correct(shop.db, by(), { lotId, counted: 3, reason: 'counted', note: '' });
+    await correct(shop.db, by(), { lotId, counted: 4, reason: 'adjusted', note: 'one lay under the drawer' });
+    expect((await article('K-160')).stock).toBe(before + 4);
+    expect((await movesOf(shop.db, id)).slice(0, 3).map((m) => [m.qty, m.reason, m.note, m.by])).toEqual([
+      [1, 'adjusted', 'one lay under the drawer', 'Cas'],
+      [-2, 'counted', '', 'Cas'],
+      [5, 'received', '', 'Cas'],
+    ]);
+    expect(reasons(await receive(shop.db, by(), { ...delivery, expiresAt: START + 30 * DAY }))[0]).toMatch(/with another date/);
+  });
+
+  test('an order is open until it comes; what is low is found', async () => {
+    const { id } = await article('K-112');
+    await order(shop.db, by(), { articleId: id, qty: 2, expectedAt: START + 6 * DAY });
+    const [open] = await openOrders(shop.db, id);
+    expect(open).toMatchObject({ qty: 2, expectedAt: START + 6 * DAY, unitId: null });
+    await setReorder(shop.db, id, 3, START);
+    const low = async () =>
+      (await findArticles(shop.db, { q: 'K-112', show: 'low' }, 'mm', START)).lines.map((l) => [l.number, l.onOrder, l.orderAt]);
+    expect(await low()).toEqual([['K-112', 2, 3]]);
+    await receive(shop.db, by(), { articleId: id, lot: 'A', qty: 4, expiresAt: START + 900 * DAY, orderId: open?.id ?? '' });
+    expect(await openOrders(shop.db, id)).toEqual([]);
+    expect(await low()).toEqual([]);
+  });
+
+  test('rubber past its date is refused, and found', async () => {
+    const unitId = await shop.at('kit', { family: 'master-tandem', nominalMm: 23.8125 });
+    expect(reasons(await take(unitId, 'K-124'))).toEqual(['K-124: what is on the shelf has passed its date and is not fitted any more.']);
+    expect((await findArticles(shop.db, { q: '', show: 'expired' }, 'mm', START)).lines.map((l) => l.number)).toEqual(['K-124']);
+  });
+
+  test('the lot that ages first goes first, and one is split over two units’ needs', async () => {
+    const { id } = await article('K-170');
+    const unitId = await shop.at('kit');
+    expect(await take(unitId, 'K-170', 5)).toMatchObject({ ok: true });
+    const record = await shop.record(unitId);
+    expect(record.setAside.map((s) => [s.lotCode, s.qty])).toEqual([
+      ['L170-A', 4],
+      ['L170-B', 1],
+    ]);
+    expect((await article('K-170')).stock).toBe(3);
+    expect(reasons(await take(unitId, 'K-170', 4))).toEqual(['Of K-170 only 3 are on the shelf.']);
+    await undoLast(shop.db, await shop.change(unitId, 'undone'));
+    expect((await article('K-170')).lots.map((l) => l.qty)).toEqual([4, 4]);
+    expect((await movesOf(shop.db, id)).length).toBe(2);
+  });
+});
+
+describe('a bag that is opened', () => {
+  const missing = { what: 'missing', item: 0, qty: 1 } as const;
+
+  test('tells what is not as the catalogue says: the unit is not covered by it, and the next bag of its lot is warned of', async () => {
+    const unitId = await shop.at('kit');
+    await take(unitId, 'K-131');
+    const [bag] = (await shop.record(unitId)).setAside;
+    expect(factsOf(await shop.record(unitId)).uncovered).toEqual([]);
+    const signed = async () =>
+      reasons(await signOff(shop.db, await shop.change(unitId, 'signed-off'), { station: 'kit', note: '', override: null }));
+    expect(await signed()).toEqual(['Open K-131 and lay what is in it beside the old parts first.']);
+    await openBag(shop.db, await shop.change(unitId, 'kit-opened'), { bagId: bag?.id ?? '', findings: [missing] });
+    expect(factsOf(await shop.record(unitId)).uncovered).toHaveLength(1);
+    expect((await signed())[0]).toMatch(/^Nothing set aside covers: .*cup/);
+    const found = await lotFindings(shop.db, bag?.articleId);
+    expect(found.map((f) => [f.lotId, f.findings])).toEqual([[bag?.lotId, [missing]]]);
+    const wrong = { what: 'wrong', item: 9, dims: {}, note: '' } as const;
+    expect(
+      reasons(await openBag(shop.db, await shop.change(unitId, 'kit-opened'), { bagId: bag?.id ?? '', findings: [wrong] }))[0],
+    ).toMatch(/does not name/);
+  });
+
+  test('a wrong part covers nothing it does not fit; an extra one may', async () => {
+    const unitId = await shop.at('kit');
+    await take(unitId, 'K-131');
+    const bagId = (await shop.record(unitId)).setAside[0]?.id ?? '';
+    const tell = async (...findings: Parameters<typeof openBag>[2]['findings']) =>
+      openBag(shop.db, await shop.change(unitId, 'kit-opened'), { bagId, findings });
+    await tell({ what: 'wrong', item: 1, dims: { odMm: 22 }, note: 'too small for the mouth' });
+    expect(factsOf(await shop.record(unitId)).uncovered).toEqual(['left boot', 'right boot']);
+    await tell(
+      { what: 'wrong', item: 1, dims: { odMm: 22 }, note: '' },
+      { what: 'extra', kind: 'boot', name: 'boot', qty: 2, dims: { idMm: 14, odMm: 26 } },
+    );
+    expect(factsOf(await shop.record(unitId)).uncovered).toEqual([]);
+  });
+
+  test('what is left over is kept as a sundry of its lot, once, and only once the bag is open', async () => {
+    const unitId = await shop.at('kit');
+    await take(unitId, 'K-131');
+    const bagId = (await shop.record(unitId)).setAside[0]?.id ?? '';
+    const keep = async (qty: number) => keepSurplus(shop.db, await shop.change(unitId, 'kit-kept'), { bagId, item: 2, qty });
+    expect(reasons(await keep(1))[0]).toMatch(/^Open the bag first/);
+    await openBag(shop.db, await shop.change(unitId, 'kit-opened'), { bagId, findings: [] });
+    expect(reasons(await keep(2))).toEqual(['Only 1 of the expander spring are left over.']);
+    expect(await keep(1)).toMatchObject({ ok: true });
+    expect(reasons(await keep(1))).toEqual(['Only 0 of the expander spring are left over.']);
+    const sundry = (await wholeStore(shop.db, START)).find((a) => a.name === 'expander spring of K-131');
+    expect([sundry?.type, sundry?.stock, sundry?.lots[0]?.code]).toEqual(['sundry', 1, (await shop.record(unitId)).setAside[0]?.lotCode]);
+    expect(reasons(await putBack(shop.db, await shop.change(unitId, 'kit-put-back'), bagId))[0]).toMatch(/kept for the store/);
+    await undoLast(shop.db, await shop.change(unitId, 'undone'));
+    expect((await articleOf(shop.db, sundry?.number ?? '', START))?.stock).toBe(0);
+  });
+
+  test('an old part goes back with its reason where its kind may, and never a cup', async () => {
+    const unitId = await shop.at('kit');
+    const part = async (slot: string) => (await shop.record(unitId)).tray.find((p) => p.slotId === slot);
+    const back = async (slot: string) =>
+      reuseOld(shop.db, await shop.change(unitId, 'part-recorded'), { partId: (await part(slot))?.id ?? '', reason: 'none to be had' });
+    expect(reasons(await back('left-cup'))).toEqual(['A used cup never goes back.']);
+    expect(await back('left-boot')).toMatchObject({ ok: true });
+    expect(await part('left-boot')).toMatchObject({ fate: 'refitted', note: 'old one goes back: none to be had' });
+  });
+
+  test('a fault that is known of a lot stands with it', async () => {
+    const lot = (await article('K-151')).lots[0];
+    await faultLot(shop.db, lot?.id ?? '', 'clip too soft', START + 1);
+    expect((await findArticles(shop.db, { q: '', show: 'faulty' }, 'mm', START)).lines.map((l) => l.number).sort()).toEqual([
+      'K-122',
+      'K-151',
+    ]);
+  });
+});
+
+test('a shortage is ordered for its unit, which waits for it by a day', async () => {
+  const unitId = await shop.at('kit');
+  const { id } = await article('K-133');
+  const late = { articleId: id, qty: 2, expectedAt: START - DAY };
+  expect(reasons(await orderFor(shop.db, await shop.change(unitId, 'parts-ordered'), late))[0]).toMatch(/later day/);
+  await orderFor(shop.db, await shop.change(unitId, 'parts-ordered'), { ...late, expectedAt: START + 90 * DAY });
+  const [timer] = (await shop.record(unitId)).timers;
+  expect([timer?.label, timer?.endsAt, timer?.doneAt]).toEqual(['parts: 2 × K-133', START + 90 * DAY, null]);
+  const [order] = await openOrders(shop.db, id);
+  expect(order).toMatchObject({ unitId, timerId: timer?.id, qty: 2 });
+  // They come: the order is closed, and so is the wait.
+  const delivery = { articleId: id, lot: 'C1', qty: 2, expiresAt: START + 900 * DAY, orderId: order?.id ?? '' };
+  expect(await receiveAndTell(shop.db, by(), delivery)).toMatchObject({ ok: true });
+  expect(await openOrders(shop.db, id)).toEqual([]);
+  expect((await shop.record(unitId)).timers[0]?.doneAt).not.toBeNull();
+});
+
+test('a part measured for its kit narrows what fits', async () => {
+  const unitId = await shop.at('kit');
+  const part = (await shop.record(unitId)).tray.find((p) => p.slotId === 'left-boot');
+  await measureNeed(shop.db, await shop.change(unitId, 'part-recorded'), { partId: part?.id ?? '', dims: { odMm: 31 } });
+  await take(unitId, 'K-131');
+  expect(factsOf(await shop.record(unitId)).uncovered).toEqual(['left boot']);
+});
+
+describe('finding', () => {
+  const numbers = async (q: string, unit: 'mm' | 'in' = 'mm') =>
+    (await findArticles(shop.db, { q, show: 'all' }, unit, START)).lines.map((l) => l.number);
+  test.each<[string, string, 'mm' | 'in', readonly string[]]>([
+    ['a fraction is a bore', '7/8 tandem', 'mm', ['K-118', 'K-119']],
+    ['the same in millimetres, as a caliper reads it', '22.2 tandem', 'mm', ['K-118', 'K-119']],
+    ['and in inches', '0.875in tandem', 'mm', ['K-118', 'K-119']],
+    ['a bare number as inches, for who reads inches', '0.875 tandem', 'in', ['K-118', 'K-119']],
+    ['a number of the catalogue', 'k-118', 'mm', ['K-118']],
+    ['two dimensions at once', '13/16 30 mm', 'mm', ['K-107']],
+    ['a machine, by the fitments that name a kit', 'corvane t9 clutch', 'mm', ['K-106', 'K-107', 'K-151']],
+    ['nothing', '7/8 tandem grommet 99', 'mm', []],
+  ])('%s', async (_, q, unit, want) => expect(await numbers(q, unit)).toEqual(want));
+
+  test('fitments by machine, year, place, thread and mark', async () => {
+    const found = async (q: string) => (await findFitments(shop.db, q, 'mm')).fitments.map((f) => f.id);
+    expect(await found('corvane t9 1999 clutch')).toEqual(['fit-ct9-4', 'fit-ct9-5']);
+    expect(await found('corvane t9 1980')).toEqual([]);
+    expect(await found('M12 x 1.0 service')).toEqual(['fit-ct12-1']);
+  });
+});
+
+test('a unit that is identified and released teaches what its fitment left open', async () => {
+  const open = FITMENTS.find((f) => f.features.strokeMm == null && f.family === 'wheel-double');
+  const bare = { ...(open ?? FITMENTS[0]), id: 'bare', machine: 'unknown cart', features: { boreMm: 22.225 } } as (typeof FITMENTS)[number];
+  await insertFitment(shop.db, bare, START);
+  const ask = () => identifyInStore(shop.db, { boreMm: { value: 22.23 }, bodyLengthMm: { value: 91 } }, 'wheel-double', STANDARD_RULES);
+  expect((await ask()).candidates[0]?.agree).not.toContain('bodyLengthMm');
+  const unitId = await shop.at('release');
+  const measured = { boreMm: { value: 22.23 }, bodyLengthMm: { value: 91 } };
+  await identifyUnit(shop.db, await shop.change(unitId, 'identified'), { fitmentId: 'bare', measured });
+  expect((await shop.record(unitId)).identity).toMatchObject({ fitmentId: 'bare', measured });
+  expect((await ask()).candidates[0]?.seen).toBe(0);
+  await shop.worker(unitId).release();
+  expect((await ask()).candidates[0]).toMatchObject({ id: 'bare', seen: 1, agree: ['boreMm', 'bodyLengthMm'] });
+});
+
+describe('files', () => {
+  const plan = async (what: StoreFile, text: string) => {
+    const table = readTable(text, { rows: 50_000, characters: 20_000_000 });
+    const rows = table.ok ? readStoreFile(what, table.value) : table;
+    return rows.ok ? planImport(shop.db, rows.value) : rows;
+  };
+  const write = async (what: StoreFile, text: string, importId = `import-${++serial}`) => {
+    const planned = await plan(what, text);
+    if (!planned.ok) throw new Error(JSON.stringify(planned.error));
+    const told: number[] = [];
+    const file = { importId, person: PEOPLE.counter, at: START + ++serial * 1000, what, file: `${what}.csv` };
+    const counts = await writeImport(shop.db, file, planned.value, (done) => void told.push(done));
+    return { importId, counts, told, fates: planned.value.fates.map((f) => [f.line, f.fate, f.what]) };
+  };
+
+  test('kits are new, changed or the same; taken back, all is as it was', async () => {
+    const head = 'number,name,price,leadDays,part,kind,qty,boreMm,idMm,odMm\n';
+    const [before] = [await article('K-140')];
+    const text = `${head}K-900,New one,12.5,3,cup,cup,2,22.225,,\nK-900,,,,boot,boot,1,,10,28\nK-140,Wheel cylinder 15/16 in,15.1,,cup,cup,2,23.8125,,\n`;
+    const done = await write('kits', text);
+    expect(done.fates).toEqual([
+      [2, 'new', ''],
+      // It has no column for notes: what is noted stays. Of its parts, the boots are gone.
+      [4, 'changed', 'items'],
+    ]);
+    expect((await article('K-900')).items.map((i) => [i.name, i.qty, i.dims])).toEqual([
+      ['cup', 2, { boreMm: 22.225 }],
+      ['boot', 1, { idMm: 10, odMm: 28 }],
+    ]);
+    expect((await write('kits', text)).fates.map((f) => f[1])).toEqual(['same', 'same']);
+    expect(await undoImport(shop.db, done.importId, PEOPLE.counter, START)).toMatchObject({ ok: true });
+    expect(await articleOf(shop.db, 'K-900', START)).toBeUndefined();
+    expect((await article('K-140')).items).toEqual(before.items);
+    expect((await importsSoFar(shop.db)).find((i) => i.id === done.importId)?.undoneAt).toBe(START);
+  });
+
+  test('a kit entered by hand is as a file of one line: told with the files, sent twice there once, taken back', async () => {
+    const row = {
+      type: 'kit',
+      name: 'by hand',
+      price: 9.5,
+      leadDays: 2,
+      note: '',
+      supersededBy: null,
+      items: [{ kind: 'cup', name: 'cup', qty: 2, dims: { boreMm: 19 } }],
+    } as const;
+    const enter = (as: 'new' | 'known', number: string, change = by(), more: object = {}) =>
+      enterByHand(shop.db, change, {
+        as,
+        name: number,
+        file: { what: 'kits', rows: [{ line: 1, row: { ...row, number, ...more } }], lacks: [] },
+      });
+    const change = by();
+    expect(await enter('new', 'K-950', change)).toEqual({ ok: true, value: { name: 'K-950' } });
+    expect(await enter('new', 'K-950', change)).toEqual({ ok: true, value: { name: 'K-950' } });
+    expect(reasons(await enter('new', 'K-950'))).toEqual(['There is a K-950 in the store already.']);
+    expect(reasons(await enter('new', 'K-951', by(), { supersededBy: 'K-0' }))).toEqual([
+      'supersededBy: there is no K-0 in the store or the file.',
+    ]);
+    await enter('known', 'K-950', by(), { price: 8 });
+    expect((await article('K-950')).price).toBe(8);
+    expect((await importsSoFar(shop.db)).slice(0, 2).map((i) => [i.file, i.added, i.changed])).toEqual([
+      ['K-950, by hand', 0, 1],
+      ['K-950, by hand', 1, 0],
+    ]);
+    await undoImport(shop.db, (await importsSoFar(shop.db))[0]?.id ?? '', PEOPLE.counter, START);
+    expect((await article('K-950')).price).toBe(9.5);
+  });
+
+  test('what a file has no column for stays as it is', async () => {
+    const before = await article('K-110');
+    const done = await write(
+      'kits',
+      'number,name,price,part,kind,qty\nK-110,Single master 1 in,25,cup,cup,2\nK-110,,,boot,boot,1\nK-110,,,circlip,circlip,1\n',
+    );
+    expect(done.fates).toEqual([[2, 'changed', 'price']]);
+    expect(await article('K-110')).toEqual({ ...before, price: 25 });
+  });
+
+  test('stock is counted by lot; taken back it moves back, but not once pieces went to a unit', async () => {
+    const done = await write('stock', 'number,lot,qty,expires\nK-171,NEW,6,2030-01-31\nK-171,L171-A,2,\n');
+    expect(done.fates.map((f) => f[1])).toEqual(['new', 'same']);
+    const stock = (await article('K-171')).stock;
+    await undoImport(shop.db, done.importId, PEOPLE.counter, START);
+    expect((await article('K-171')).stock).toBe(stock - 6);
+    const again = await write('stock', 'number,lot,qty\nK-171,LATE,1\n');
+    const lots = (await article('K-171')).lots.filter((l) => l.code !== 'LATE');
+    for (const l of lots) await correct(shop.db, by(), { lotId: l.id, counted: 0, reason: 'counted', note: '' });
+    expect(await take(await shop.at('kit'), 'K-171')).toMatchObject({ ok: true });
+    expect(reasons(await undoImport(shop.db, again.importId, PEOPLE.counter, START))).toEqual([
+      'Of K-171, lot LATE, pieces went to units since.',
+    ]);
+  });
+
+  test('a file with 300 faults lists all 300, each with line and column, and writes nothing', async () => {
+    const rows = Array.from({ length: 300 }, (_, i) => `F-${i},cup ${i},${i % 2 === 0 ? 'dear' : '1'},${i % 2 === 0 ? 'cup' : 'hat'}`);
+    const refused = await plan('sundries', `number,name,price,kind\n${rows.join('\n')}`);
+    expect(refused.ok === false && refused.error.length).toBe(300);
+    expect(refused.ok === false && refused.error.slice(0, 2).map((p) => [p.line, p.column])).toEqual([
+      [2, 'price'],
+      [3, 'kind'],
+    ]);
+    expect(await articleOf(shop.db, 'F-1', START)).toBeUndefined();
+  });
+
+  test.each<[string, StoreFile, string, readonly (readonly [number, string])[]]>([
+    [
+      'columns that are not there',
+      'stock',
+      'number,pieces\nK-1,2\n',
+      [
+        [1, 'lot'],
+        [1, 'qty'],
+      ],
+    ],
+    ['an article that is not there', 'stock', 'number,lot,qty\nK-0,A,1\n', [[2, 'number']]],
+    ['a day that is none', 'stock', 'number,lot,qty,expires\nK-118,A,1,31.12.2030\n', [[2, 'expires']]],
+    ['a successor that is not there', 'sundries', 'number,name,price,kind,supersededBy\nX-1,cup,1,cup,X-9\n', [[2, 'supersededBy']]],
+    ['lines of one kit that disagree', 'kits', 'number,name,price,part,kind,qty\nX-1,A,1,cup,cup,1\nX-1,B,1,boot,boot,1\n', [[3, 'name']]],
+    ['a number twice', 'fitments', 'id,maker,machine,family,position\na,M,m,slave,clutch\na,M,m,slave,clutch\n', [[3, 'id']]],
+    ['a kit that is a sundry here', 'sundries', 'number,name,price,kind\nK-118,cup,1,cup\n', [[2, 'number']]],
+  ])('%s', async (_, what, text, want) => {
+    const refused = await plan(what, text);
+    expect(refused.ok ? [] : refused.error.map((p) => [p.line, p.column])).toEqual(want);
+  });
+
+  test('20,000 fitments go in by one transaction, in seconds, told as they go, and out again', { timeout: 60_000 }, async () => {
+    const rows = Array.from(
+      { length: 20_000 },
+      (_, i) => `big-${i},Maker ${i % 40},machine ${i % 700},slave,place ${i % 9},${18 + (i % 20) * 0.5},M10x1`,
+    );
+    const start = performance.now();
+    const done = await write('fitments', `id,maker,machine,family,position,boreMm,portThreads\n${rows.join('\n')}\n`);
+    expect(performance.now() - start).toBeLessThan(20_000);
+    expect([done.counts, done.told.length, done.told.at(-1)]).toEqual([{ added: 20_000, changed: 0 }, 40, 20_000]);
+    await findFitments(shop.db, '', 'mm');
+    const asked = performance.now();
+    const { inAll } = await findFitments(shop.db, 'machine 12 21.5 m10x1', 'mm');
+    expect(inAll).toBeGreaterThan(5);
+    expect(performance.now() - asked).toBeLessThan(200);
+    expect(await undoImport(shop.db, done.importId, PEOPLE.counter, START)).toMatchObject({ ok: true });
+    expect((await findFitments(shop.db, 'machine 12 21.5 m10x1', 'mm')).inAll).toBe(0);
+  });
+});
