@@ -12,7 +12,12 @@ export type DemoKit = Pick<NewArticle, 'number' | 'name' | 'price' | 'leadDays' 
 };
 
 const inch = (sixteenths: number): number => (sixteenths * 25.4) / 16;
-const cups = (boreMm: number, qty: number, lengthMm = 7): BagItem => ({ kind: 'cup', name: 'cup', qty, dims: { boreMm, lengthMm } });
+const cups = (boreMm: number, qty: number, lengthMm = 7): BagItem => ({
+  kind: 'cup',
+  name: 'cup',
+  qty,
+  dims: { boreMm, lengthMm, rubber: 'EPDM' },
+});
 const boot = (idMm: number, odMm: number, qty = 1): BagItem => ({ kind: 'boot', name: 'boot', qty, dims: { idMm, odMm } });
 const clip = (thickMm: number): BagItem => ({ kind: 'circlip', name: 'circlip', qty: 1, dims: { thickMm } });
 const grommets: BagItem = { kind: 'grommet', name: 'grommet', qty: 2, dims: { idMm: 9, odMm: 18 } };
@@ -92,6 +97,20 @@ export const KITS: readonly DemoKit[] = [
     stock: 14,
     note: '',
     items: [cups(inch(14), 2, 6), boot(14, 26, 2), { kind: 'spring', name: 'expander spring', qty: 1, dims: { lengthMm: 12 } }],
+  },
+  {
+    number: 'K-190',
+    name: 'Vacuum booster, soft parts',
+    price: 27.0,
+    leadDays: 6,
+    stock: 3,
+    note: '',
+    items: [
+      boot(10, 28),
+      { ...grommets, qty: 1 },
+      { kind: 'diaphragm', name: 'diaphragm', qty: 1, dims: {} },
+      { kind: 'end-seal', name: 'front seal', qty: 1, dims: {} },
+    ],
   },
   { number: 'K-132', name: 'Wheel cylinder 19 mm', price: 13.8, leadDays: 2, stock: 5, note: '', items: [cups(19, 2, 6), boot(12, 23, 2)] },
   {
@@ -264,15 +283,6 @@ export const KITS: readonly DemoKit[] = [
     stock: 4,
     note: '',
     items: [cups(inch(12), 1), boot(10, 26), clip(1.2)],
-  },
-  {
-    number: 'K-153',
-    name: 'Clutch slave 1 in',
-    price: 10.4,
-    leadDays: 3,
-    stock: 2,
-    note: '',
-    items: [cups(inch(16), 1), boot(12, 30), clip(1.2)],
   },
   {
     number: 'K-171',

@@ -2,6 +2,7 @@ import type { CauseName } from '@/core/book-in/cause';
 import type { Complaint } from '@/core/book-in/complaint';
 import type { Material } from '@/core/bore/material';
 import type { UnitKind } from '@/core/family/family-name';
+import type { FinishName } from '@/core/finish/finish';
 import type { Station } from '@/core/route/station';
 
 /** What the bore of a demo unit is really like, and so what its judgement comes to. */
@@ -31,6 +32,10 @@ export type Story = {
   readonly dueH: number;
   readonly wait?: readonly [label: string, minutes: number];
   readonly leaks?: boolean;
+  /** What was put on it and cures, and how long ago, h. */
+  readonly finish?: readonly [FinishName, hoursAgo: number];
+  /** Nobody has said yet which fluid and rubber meet in it. */
+  readonly unasked?: true;
   /** What came up while it was taken apart. */
   readonly trouble?: Trouble;
   /** Where the customer's yes to a sleeve stands. */
@@ -90,7 +95,7 @@ const ROWS: readonly Row[] = [
     { position: 'service brake', wait: ['penetrant soak', 42], words: 'stuck since spring' },
   ],
   [6, 'master-tandem', 14, 'cast-iron', ['sinks-slowly'], 'pitted', 'strip', 22, 48, { position: 'service brake' }],
-  [7, 'wheel-double', 15, 'cast-iron', ['wet-boot'], 'sound', 'clean', 30, 29, { position: 'front left' }],
+  [7, 'wheel-double', 15, 'cast-iron', ['wet-boot'], 'sound', 'clean', 30, 89, { position: 'front left', finish: ['paint-air', 3] }],
   [0, 'master-tandem', 15, 'cast-iron', ['to-the-floor'], 'deep', 'clean', 27, 10, { position: 'service brake' }],
   [6, 'master-single', 14, 'alloy', ['falls-no-leak'], 'shallow', 'clean', 25, 31, { position: 'clutch', wait: ['ultrasonic bath', 12] }],
   [
@@ -128,8 +133,8 @@ const ROWS: readonly Row[] = [
     4,
     { position: 'service brake', words: 'pedal sank', marks: 'DN 22' },
   ],
-  [3, 'master-single', 13, 'cast-iron', ['does-not-return'], 'sound', 'close-up', 96, 29, { position: 'service brake' }],
-  [6, 'master-tandem', 14, 'cast-iron', ['spongy'], 'sound', 'set', 99, 52, { position: 'service brake', wait: ['thread locker', 25] }],
+  [3, 'master-single', 13, 'cast-iron', ['does-not-return'], 'sound', 'close-up', 96, 29, { position: 'service brake', unasked: true }],
+  [6, 'master-tandem', 14, 'cast-iron', ['spongy'], 'sound', 'set', 99, 52, { position: 'service brake', finish: ['thread-locker', 0.1] }],
   [2, 'master-tandem', 14, 'cast-iron', ['sinks-slowly'], 'pitted', 'prove', 122, 3, { position: 'service brake' }],
   [1, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'sound', 'prove', 121, 6, { position: 'rear left' }],
   [3, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'shallow', 'prove', 124, 26, { position: 'rear right', leaks: true }],
@@ -164,6 +169,7 @@ const ROWS: readonly Row[] = [
   ],
   [1, 'wheel-single', 12, 'cast-iron', ['wet-boot'], 'sound', 'strip', 7, 52, { position: 'rear left', trouble: 'foreign' }],
   [4, 'booster', 0, 'alloy', ['hard'], 'sound', 'strip', 8, 99, { position: 'service brake' }],
+  [0, 'booster', 0, 'alloy', ['hard'], 'sound', 'prove', 90, 27, { position: 'service brake' }],
   [5, 'linkage', 0, 'cast-iron', ['to-the-floor'], 'sound', 'clean', 20, 30, { position: 'pedal' }],
   [0, 'distribution-valve', 0, 'alloy', ['pulls'], 'sound', 'clean', 28, 55, { position: 'rear axle' }],
   [3, 'hard-line', 0, 'cast-iron', ['falls-no-leak'], 'sound', 'strip', 9, 32, { position: 'front to rear' }],

@@ -146,6 +146,7 @@ const live = async (
       phase: 'out',
     });
   await run(work, story, db, random, now);
+  if (story.finish !== undefined) await work.finish(story.finish[0], now - story.finish[1] * HOUR_MS);
   if (story.trouble !== undefined) await trouble(work, story.trouble, db, random);
   if (story.wait !== undefined) {
     const [label, minutes] = story.wait;
@@ -168,15 +169,16 @@ const run = async (work: Work, story: Story, db: Db, random: Random, now: number
       on: { kind: 'unit', id: work.unitId },
       phase: 'out',
     });
-  if (past('gauge')) await work.gauge(story.bore);
-  if (past('judge')) await work.judge(story.bore);
+  const bored = FAMILIES[story.family].bore !== 'none';
+  if (bored && past('gauge')) await work.gauge(story.bore);
+  if (bored && past('judge')) await work.judge(story.bore);
   if (story.at === 'scrapped') return work.scrap();
-  if (past('hone')) await work.hone(story.bore);
+  if (bored && past('hone')) await work.hone(story.bore);
   else if (story.at === 'hone') await work.cut(story.family === 'master-tandem' ? 2 : 0);
   if (story.answer !== undefined) await work.sleeve(story.answer, atWork(now + 40 * HOUR_MS, now));
   if (past('kit')) await work.kit();
   if (past('close-up')) await work.closeUp();
-  else if (story.at === 'close-up') await work.closeUp(story.family === 'master-tandem' ? 8 : 6);
+  else if (story.at === 'close-up' && story.unasked !== true) await work.closeUp(story.family === 'master-tandem' ? 8 : 6);
   if (past('set')) await work.set();
   if (past('prove') || story.leaks === true)
     await work.prove(story.leaks === true ? LEAKS : { ...SOUND, leakMlPerMinAt80: 0.004 + random.next() * 0.012 });

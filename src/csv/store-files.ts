@@ -19,7 +19,8 @@ export type StoreFile = keyof typeof STORE_FILES;
 export const STORE_FILE_NAMES = Object.keys(STORE_FILES) as readonly StoreFile[];
 
 const LENGTHS = ['boreMm', 'idMm', 'odMm', 'csMm', 'lengthMm', 'thickMm', 'diaMm'] as const;
-const DIMS = [...LENGTHS, 'thread', 'tip'] as const;
+const WORDS = ['thread', 'tip', 'rubber'] as const;
+const DIMS = [...LENGTHS, ...WORDS] as const;
 const FEATURES = ['boreMm', 'strokeMm', 'bodyLengthMm', 'studPitchMm'] as const;
 const ARTICLE = ['number', 'name', 'price', 'leadDays', 'note', 'supersededBy'] as const;
 
@@ -115,7 +116,7 @@ const dimsIn = (row: Row, r: RowReader): Dims =>
       const mm = r.number(row, d, [0.01, 10_000]);
       return mm === null ? [] : [[d, mm] as const];
     }),
-    ...(['thread', 'tip'] as const).flatMap((d) => {
+    ...WORDS.flatMap((d) => {
       const text = r.text(row, d, 40);
       return text === '' ? [] : [[d, text] as const];
     }),

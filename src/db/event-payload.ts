@@ -3,6 +3,7 @@ import { z } from 'zod';
 import {
   approvals,
   bags,
+  benchRecords,
   certificates,
   findings,
   gaugings,
@@ -21,6 +22,7 @@ import {
   steps,
   stockMoves,
   timers,
+  torques,
   treatments,
   underlays,
   units,
@@ -53,6 +55,8 @@ export const TRACKED = {
   makersLimits,
   sleevings,
   approvals,
+  benchRecords,
+  torques,
 } as const;
 export type TrackedName = keyof typeof TRACKED;
 export const TRACKED_NAMES = Object.keys(TRACKED) as readonly TrackedName[];
@@ -89,6 +93,8 @@ const ChangeDoor = z.discriminatedUnion('table', [
   change('makersLimits'),
   change('sleevings'),
   change('approvals'),
+  change('benchRecords'),
+  change('torques'),
 ]);
 
 export const EventPayload = z.strictObject({ version: z.literal(1), changes: z.array(ChangeDoor) });

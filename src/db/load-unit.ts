@@ -12,6 +12,8 @@ import { MeasuredDoor } from '@/core/kit/identify-door';
 import { DimsDoor } from '@/core/kit/kit-door';
 import { STATIONS } from '@/core/route/station';
 import { type TrayPart, TrayPartDoor } from '@/core/strip/tray-door';
+import { BenchDataDoor } from '@/core/unit/bench-door';
+import type { BenchRecord } from '@/core/unit/bench-record';
 import { overruled } from '@/core/unit/overrule';
 import { OverruleDoor } from '@/core/unit/overrule-door';
 import type {
@@ -69,6 +71,7 @@ const unitQuery = prepared((db: Pick<Db, 'query'>) =>
         underlays: true,
         sleevings: { orderBy: (s) => asc(s.sentAt) },
         approvals: { orderBy: (a) => asc(a.at) },
+        benchRecords: { orderBy: (b) => asc(b.at) },
       },
     })
     .prepare(),
@@ -99,6 +102,7 @@ export async function loadUnit(db: Pick<Db, 'query'>, unitId: string): Promise<U
     underlays,
     sleevings,
     approvals,
+    benchRecords,
     ...unit
   } = row;
   return {
@@ -131,6 +135,7 @@ export async function loadUnit(db: Pick<Db, 'query'>, unitId: string): Promise<U
     underlay: underlays.map(toUnderlay).at(-1) ?? null,
     sleevings,
     approvals,
+    bench: benchRecords.map(toBench),
   };
 }
 
@@ -146,6 +151,12 @@ export const toSetAside = ({ unitId: _, ...bag }: Row<'bags'>): SetAside => ({
 });
 export const toIdentity = ({ unitId: _, ...i }: Row<'identities'>): Identity => ({ ...i, measured: MeasuredDoor.parse(i.measured) });
 export const toPart = ({ unitId: _, ...part }: Row<'parts'>): TrayPart => TrayPartDoor.parse(part);
+export const toBench = ({ id, at, personId, data }: Row<'benchRecords'>): BenchRecord => ({
+  ...BenchDataDoor.parse(data),
+  id,
+  at,
+  personId,
+});
 export const toMark = ({ unitId: _, ...m }: Row<'marks'>): MarkRecord => ({ ...m, kind: MarkKindDoor.parse(m.kind) });
 export const toStep = ({ unitId: _, ...s }: Row<'steps'>): Step => ({
   ...s,

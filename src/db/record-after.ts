@@ -1,6 +1,6 @@
 import type { UnitRecord } from '@/core/unit/unit-record';
 import type { Edit, Row, TrackedName } from './event-payload';
-import { toIdentity, toMark, toPart, toPass, toSetAside, toStep, toTick, toUnderlay, toUnit, toVerdict } from './load-unit';
+import { toBench, toIdentity, toMark, toPart, toPass, toSetAside, toStep, toTick, toUnderlay, toUnit, toVerdict } from './load-unit';
 
 /** Tables whose rows bring others with them: after a change to these the unit is read again. */
 const NEEDS_READING: readonly TrackedName[] = ['gaugings', 'readings'];
@@ -28,6 +28,7 @@ export const recordAfter = (r: UnitRecord, edits: readonly Edit[]): UnitRecord |
     underlay: patched(r.underlay === null ? [] : [r.underlay], 'underlays', edits, toUnderlay).at(-1) ?? null,
     sleevings: patched(r.sleevings, 'sleevings', edits, (row) => row),
     approvals: patched(r.approvals, 'approvals', edits, (row) => row),
+    bench: patched(r.bench, 'benchRecords', edits, toBench),
     findings: patched(r.findings, 'findings', edits, (row) => row),
   };
 };

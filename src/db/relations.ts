@@ -2,6 +2,7 @@ import { relations } from 'drizzle-orm';
 import {
   approvals,
   bags,
+  benchRecords,
   customers,
   familyVariants,
   findings,
@@ -50,6 +51,7 @@ export const unitRelations = relations(units, ({ one, many }) => ({
   underlays: many(underlays),
   sleevings: many(sleevings),
   approvals: many(approvals),
+  benchRecords: many(benchRecords),
 }));
 
 const ofUnit = (
@@ -70,7 +72,8 @@ const ofUnit = (
     | typeof sleevings
     | typeof approvals
     | typeof bags
-    | typeof identities,
+    | typeof identities
+    | typeof benchRecords,
 ) => relations(table, ({ one }) => ({ unit: one(units, { fields: [table.unitId], references: [units.id] }) }));
 
 export const partRelations = ofUnit(parts);
@@ -90,6 +93,7 @@ export const sleevingRelations = ofUnit(sleevings);
 export const approvalRelations = ofUnit(approvals);
 export const bagRelations = ofUnit(bags);
 export const identityRelations = ofUnit(identities);
+export const benchRelations = ofUnit(benchRecords);
 
 export const jobRelations = relations(jobs, ({ one }) => ({
   customer: one(customers, { fields: [jobs.customerId], references: [customers.id] }),

@@ -1,4 +1,5 @@
 // The tables of the shop, by the station that fills them.
+export * from './tables/bench';
 export * from './tables/bore';
 export * from './tables/customer';
 export * from './tables/kit';

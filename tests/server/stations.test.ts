@@ -20,7 +20,7 @@ import { undoLast } from '@/db/stations/undo';
 import { endWait, openWaits, startWait } from '@/db/stations/waits';
 import { wholeStore } from '@/db/store/catalogue';
 import { seeded } from '../../demo/random';
-import { simulate } from '../../demo/work';
+import { simulate } from '../../demo/rig-trace';
 import { SOUND, type Truth } from '../../devices/rig/chamber';
 import { openShop, PEOPLE, type Shop, START, type WorkedTo } from './shop';
 
@@ -238,34 +238,11 @@ describe('kit', () => {
 
   test('a kit whose parts are in the unit cannot go back to the shelf', async () => {
     const unitId = await at('close-up');
+    await shop.worker(unitId).touch();
     await recordPart(shop.db, await shop.change(unitId, 'part-in'), `${unitId}-left-boot`, { goesIn: { piece: 'new', faces: null } });
     const [aside] = (await shop.record(unitId)).setAside;
     expect(reasons(await putBack(shop.db, await shop.change(unitId, 'kit-put-back'), aside?.id ?? ''))).toEqual([
       'Parts of it are in the unit already.',
-    ]);
-  });
-});
-
-describe('close up', () => {
-  const putIn = async (unitId: string, slot: string, piece: 'same' | 'new', faces: 'open' | 'blind' | null) =>
-    recordPart(shop.db, await shop.change(unitId, 'part-in'), `${unitId}-${slot}`, { goesIn: { piece, faces } });
-
-  test('refuses old rubber, a piece meant for the bin, an unseen lip and a wrong one, each with its reason', async () => {
-    const unitId = await at('close-up');
-    expect(reasons(await putIn(unitId, 'left-cup', 'same', 'blind'))[0]).toMatch(/rubber in the fluid path: it never goes back/);
-    expect(reasons(await putIn(unitId, 'left-boot', 'same', null))[0]).toMatch(/not to be used again: its fate is “replaced”/);
-    expect(reasons(await putIn(unitId, 'left-cup', 'new', null))[0]).toMatch(/^Say which way the lip/);
-    expect(reasons(await putIn(unitId, 'left-cup', 'new', 'open'))[0]).toMatch(/must open toward the blind end/);
-    expect(reasons(await putIn(unitId, 'right-cup', 'new', 'blind'))[0]).toMatch(/must open toward the open end/);
-    expect((await putIn(unitId, 'left-cup', 'new', 'blind')).ok).toBe(true);
-  });
-
-  test('is not done while anything stays on the tray', async () => {
-    const unitId = await at('close-up');
-    for (const slot of ['expander', 'bleed-screw']) await putIn(unitId, slot, 'same', null);
-    await putIn(unitId, 'right-boot', 'new', null);
-    expect(reasons(await signOff(shop.db, await shop.change(unitId, 'signed-off'), done('close-up')))).toEqual([
-      'Not in yet: left boot, left piston, left cup, right cup, right piston.',
     ]);
   });
 });

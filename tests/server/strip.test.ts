@@ -153,6 +153,7 @@ describe('freeing and cleaning', () => {
 
   test('petroleum that was used holds close-up until somebody rinses and signs', async () => {
     const unitId = await shop.at('close-up');
+    await shop.worker(unitId).touch();
     await does(unitId, 'grease-gun', { state: 'seized', pressureBar: 80, result: 'freed' });
     const petroleum = 'Rinse and sign first, at Clean: grease gun left petroleum in it, and that ruins new rubber.';
     const [part] = (await shop.record(unitId)).tray.filter((p) => p.found === 'present' && p.kind !== 'cup');

@@ -5,7 +5,7 @@ import { METHOD_NAMES, METHODS, STUCK_STATES, TREATMENT_RESULTS } from '@/core/c
 import { PART_KIND_NAMES } from '@/core/family/part-kind';
 import { DimsDoor } from '@/core/kit/kit-door';
 import { CONDITIONS } from '@/core/strip/tray';
-import { ChecksDoor } from '@/core/strip/tray-door';
+import { ChecksDoor, FastenedDoor } from '@/core/strip/tray-door';
 import { tellStep } from '@/db/stations/guide';
 import { addPart, dropPart, recordPart } from '@/db/stations/tray';
 import { treat } from '@/db/stations/treatments';
@@ -28,11 +28,17 @@ const Part = z.object({
       .strictObject({ piece: z.enum(['same', 'new']), faces: z.enum(['open', 'blind']).nullable() })
       .nullable()
       .optional(),
+    fastened: FastenedDoor.nullable().optional(),
   }),
 });
 
 export const recordPartAction = act('bench', Part, (i, { db, person, now }) =>
-  recordPart(db, changeOf(i, person, now, i.news.goesIn == null ? 'part-recorded' : 'part-in'), i.partId, i.news),
+  recordPart(
+    db,
+    changeOf(i, person, now, i.news.goesIn == null && i.news.fastened == null ? 'part-recorded' : 'part-in'),
+    i.partId,
+    i.news,
+  ),
 );
 
 const AddPart = z.object({

@@ -2,6 +2,9 @@ import type { PartKind } from '../family/part-kind';
 import { MEASURES } from '../strip/measures';
 import { IN_BORE } from './needs-of';
 
+/** Seals whose rubber a catalogue may name: it decides which fluid they bear. */
+const RUBBER: readonly PartKind[] = ['cup', 'plunger-seal', 'o-ring', 'square-seal', 'end-seal', 'cap-seal', 'cross-over-seal'];
+
 /** What a catalogue states of a kind beside what a bench measures of it. */
 const ALSO: { readonly [K in PartKind]?: readonly string[] } = {
   'bleed-screw': ['thread', 'lengthMm', 'tip'],
@@ -23,4 +26,5 @@ export const dimsOfKind = (kind: PartKind): readonly string[] => [
   ...(IN_BORE.includes(kind) ? ['boreMm'] : []),
   ...(MEASURES[kind] ?? []).map((m) => m.dim),
   ...(ALSO[kind] ?? []),
+  ...(RUBBER.includes(kind) ? ['rubber'] : []),
 ];

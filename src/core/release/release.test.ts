@@ -1,7 +1,7 @@
 import { fc, test as property } from '@fast-check/vitest';
 import { describe, expect, test } from 'vitest';
 import { seeded } from '../../../demo/random';
-import { simulate } from '../../../demo/work';
+import { simulate } from '../../../demo/rig-trace';
 import { SOUND } from '../../../devices/rig/chamber';
 import { judgeBore } from '../bore/judge';
 import { masterTandem } from '../family/anatomy/master-tandem';
@@ -168,6 +168,7 @@ const record = (): UnitRecord => {
     underlay: null,
     sleevings: [],
     approvals: [],
+    bench: [],
   };
 };
 

@@ -1,6 +1,9 @@
 import type { BoreOutcome } from '../bore/judge';
 import type { Family } from '../family/family';
+import type { FinishName } from '../finish/finish';
+import type { Contact } from '../fluid/contact';
 import type { HoldTest } from '../prove/hold-test';
+import type { GapVerdict } from '../set/setup';
 import type { TrayPart } from '../strip/tray-door';
 import type { Treatment } from '../unit/unit-record';
 import type { Station } from './station';
@@ -28,6 +31,16 @@ export type RouteFacts = {
   readonly uncovered: readonly string[] | null;
   /** Bags set aside that nobody has opened and laid beside the old parts. */
   readonly unopened: readonly string[];
+  /** What touches its new rubber; empty where no rubber of a fluid path goes in. */
+  readonly contacts: readonly Contact[];
+  /** Finishes on it that nobody has found cured yet. */
+  readonly curing: readonly FinishName[];
+  /** How it came back when it was stroked by hand, closed up as it is now; null: nobody has. */
+  readonly stroked: 'by-itself' | 'sticks' | null;
+  /** The gap saved since what bears on it went in. */
+  readonly gap: GapVerdict | null;
+  /** What was tried by hand on a part that has no rig, and what was never. */
+  readonly tried: { readonly missing: readonly string[]; readonly bad: readonly string[] };
   /** The last hold of the closed-up unit. */
   readonly proof: HoldTest['outcome'] | null;
   readonly signedBy: readonly string[];

@@ -1,7 +1,14 @@
 import { lookedAgain, METHODS, type MethodName, toRinse } from '../clean/treatment';
+import { isFastener } from '../close-up/fastening';
+import { goesBack } from '../close-up/order';
+import { sideOf, wrongSide } from '../close-up/side';
 import { NEVER_REUSED } from '../close-up/stack-check';
-import { partFacing } from '../family/family';
+import { PART_KINDS } from '../family/part-kind';
+import { FINISHES, type FinishName } from '../finish/finish';
+import { type Contact, sayContact, weightOf } from '../fluid/contact';
+import type { GapVerdict } from '../set/setup';
 import { stripFaults } from '../strip/tray';
+import type { TrayPart } from '../strip/tray-door';
 import type { RouteFacts } from './facts';
 import { STATION_WORDS, type Station } from './station';
 
@@ -9,13 +16,29 @@ import { STATION_WORDS, type Station } from './station';
 export type WhyNot =
   | { readonly code: 'before'; readonly station: Station }
   | {
-      readonly code: 'not-looked' | 'no-condition' | 'no-fate' | 'rubber-reused' | 'not-in' | 'not-new' | 'facing-unseen';
+      readonly code: 'not-looked' | 'no-condition' | 'no-fate' | 'rubber-reused' | 'not-in' | 'not-new' | 'no-reason' | 'not-tightened';
       readonly parts: readonly string[];
     }
-  | { readonly code: 'facing-wrong'; readonly part: string; readonly expected: 'open' | 'blind' }
+  | { readonly code: 'wrong-side'; readonly text: string }
+  | { readonly code: 'touch'; readonly contact: Contact }
+  | { readonly code: 'curing'; readonly finishes: readonly FinishName[] }
+  | { readonly code: 'gap'; readonly verdict: Exclude<GapVerdict, 'ok'> }
+  | { readonly code: 'untried' | 'tried-bad'; readonly texts: readonly string[] }
   | { readonly code: 'not-rinsed'; readonly methods: readonly MethodName[] }
   | { readonly code: 'uncleared'; readonly names: readonly string[] }
-  | { readonly code: 'not-cleaned' | 'not-looked-again' | 'no-readings' | 'no-verdict' | 'scrap' | 'nothing-set-aside' | 'not-proved' }
+  | {
+      readonly code:
+        | 'not-cleaned'
+        | 'not-looked-again'
+        | 'no-readings'
+        | 'no-verdict'
+        | 'scrap'
+        | 'nothing-set-aside'
+        | 'not-proved'
+        | 'not-stroked'
+        | 'sticks'
+        | 'no-gap';
+    }
   | { readonly code: 'approval'; readonly stands: 'to-ask' | 'waiting' | 'no' }
   | { readonly code: 'not-sent' | 'not-back' }
   | { readonly code: 'open-questions'; readonly texts: readonly string[] }
@@ -25,7 +48,9 @@ export type WhyNot =
   | { readonly code: 'signatures'; readonly have: number; readonly need: number };
 
 /** What a station's own work still lacks before it can be signed off; empty when nothing does. */
-export const whyNotDone = (station: Station, f: RouteFacts): readonly WhyNot[] => {
+export const whyNotDone = (station: Station, f: RouteFacts): readonly WhyNot[] => [...curing(station, f), ...ownWork(station, f)];
+
+const ownWork = (station: Station, f: RouteFacts): readonly WhyNot[] => {
   switch (station) {
     case 'strip':
       return byCode(stripFaults(f.tray));
@@ -53,8 +78,11 @@ export const whyNotDone = (station: Station, f: RouteFacts): readonly WhyNot[] =
       return [...unanswered(f), ...(f.uncovered.length === 0 ? [] : [{ code: 'uncovered' as const, parts: f.uncovered }]), ...unopened(f)];
     case 'close-up':
       return closeUpFaults(f);
+    case 'set':
+      if (f.gap === null) return [{ code: 'no-gap' }];
+      return f.gap === 'ok' ? [] : [{ code: 'gap', verdict: f.gap }];
     case 'prove':
-      if (f.family.proof !== 'rig') return [];
+      if (f.family.proof !== 'rig') return tried(f);
       if (f.proof === null) return [{ code: 'not-proved' }];
       return f.proof === 'pass' ? [] : [{ code: 'proof', outcome: f.proof }];
     case 'release': {
@@ -62,7 +90,6 @@ export const whyNotDone = (station: Station, f: RouteFacts): readonly WhyNot[] =
       return f.signedBy.length >= need ? [] : [{ code: 'signatures', have: f.signedBy.length, need }];
     }
     case 'book-in':
-    case 'set':
       return [];
   }
 };
@@ -71,35 +98,59 @@ export const whyNotDone = (station: Station, f: RouteFacts): readonly WhyNot[] =
 export const unopened = (f: Pick<RouteFacts, 'unopened'>): readonly WhyNot[] =>
   f.unopened.length === 0 ? [] : [{ code: 'unopened', bags: f.unopened }];
 
+/** Finishes that hold this station until they have cured. */
+export const curing = (station: Station, { curing }: Pick<RouteFacts, 'curing'>): readonly WhyNot[] => {
+  const finishes = curing.filter((f) => (FINISHES[f].holds as readonly Station[]).includes(station));
+  return finishes.length === 0 ? [] : [{ code: 'curing', finishes }];
+};
+
+/** What touches the new rubber and may not; petroleum is told by its rinse. */
+export const touchFaults = (f: Pick<RouteFacts, 'contacts'>): readonly WhyNot[] =>
+  f.contacts.flatMap((contact) => (weightOf(contact) === 'stop' && contact.code !== 'used' ? [{ code: 'touch' as const, contact }] : []));
+
+const tried = ({ tried: { missing, bad } }: RouteFacts): readonly WhyNot[] => [
+  ...(missing.length === 0 ? [] : [{ code: 'untried' as const, texts: missing }]),
+  ...(bad.length === 0 ? [] : [{ code: 'tried-bad' as const, texts: bad }]),
+];
+
 /** Work that the customer was asked about waits for a yes. */
 const unanswered = (f: RouteFacts): readonly WhyNot[] =>
   f.approval === null || f.approval === 'yes' ? [] : [{ code: 'approval', stands: f.approval }];
 
-/** Nothing may stay on the tray, nothing be missing, every lip face its pressure, no rubber be used twice. */
+/** Nothing may stay on the tray, nothing be missing, every part face as it must, no rubber be used twice, every screw be tight, and it must stroke. */
 const closeUpFaults = (f: RouteFacts): readonly WhyNot[] => {
-  const slotOf = (id: string) => f.family.slots.find((s) => s.id === id);
-  const wanted = f.tray.filter((p) => !(p.found === 'absent' && slotOf(p.slotId)?.optional !== false) && p.fate !== 'binned');
-  const faults = [...byCode(stripFaults(f.tray)), ...rinseFaults(f)];
-  const add = (code: 'not-in' | 'not-new' | 'facing-unseen', parts: readonly string[]): void => {
-    if (parts.length > 0) faults.push({ code, parts });
-  };
-  add(
-    'not-in',
-    wanted.filter((p) => p.goesIn === null).map((p) => p.name),
-  );
-  add(
-    'not-new',
-    wanted
-      .filter((p) => p.goesIn?.piece === 'same' && (p.fate === 'replaced' || p.found === 'absent' || NEVER_REUSED.includes(p.kind)))
-      .map((p) => p.name),
-  );
-  for (const part of wanted) {
-    const expected = partFacing(f.family, part);
-    if (part.goesIn === null || expected === undefined) continue;
-    if (part.goesIn.faces === null) faults.push({ code: 'facing-unseen', parts: [part.name] });
-    else if (part.goesIn.faces !== expected) faults.push({ code: 'facing-wrong', part: part.name, expected });
-  }
-  return faults;
+  const wanted = f.tray.filter((p) => goesBack(f.family, p));
+  const named = (code: 'not-in' | 'not-new' | 'no-reason' | 'not-tightened', parts: readonly TrayPart[]): readonly WhyNot[] =>
+    parts.length === 0 ? [] : [{ code, parts: parts.map((p) => p.name) }];
+  const same = wanted.filter((p) => p.goesIn?.piece === 'same');
+  return [
+    ...byCode(stripFaults(f.tray)),
+    ...rinseFaults(f),
+    ...touchFaults(f),
+    ...named(
+      'not-in',
+      wanted.filter((p) => p.goesIn === null),
+    ),
+    ...named(
+      'not-new',
+      same.filter((p) => p.fate === 'replaced' || p.found === 'absent' || NEVER_REUSED.includes(p.kind)),
+    ),
+    ...named(
+      'no-reason',
+      same.filter((p) => PART_KINDS[p.kind].policy === 'last-resort' && p.note === ''),
+    ),
+    ...wanted.flatMap((p): readonly WhyNot[] => {
+      const text = p.goesIn === null ? undefined : wrongSide(sideOf(f.family, f.tray, p), p, p.goesIn.faces);
+      return text === undefined ? [] : [{ code: 'wrong-side', text }];
+    }),
+    ...named(
+      'not-tightened',
+      wanted.filter((p) => p.goesIn !== null && isFastener(p.kind) && p.fastened === null),
+    ),
+    ...(f.family.bore === 'none' || f.stroked === 'by-itself'
+      ? []
+      : [{ code: f.stroked === 'sticks' ? ('sticks' as const) : ('not-stroked' as const) }]),
+  ];
 };
 
 /** Petroleum ruins rubber: whatever freed the body is rinsed out, and somebody says so, before new rubber goes in. */
@@ -113,6 +164,13 @@ type PartFault = { readonly code: 'not-looked' | 'no-condition' | 'no-fate' | 'r
 const byCode = (faults: readonly PartFault[]): WhyNot[] => {
   const codes = [...new Set(faults.map((f) => f.code))];
   return codes.map((code) => ({ code, parts: faults.filter((f) => f.code === code).map((f) => f.part) }));
+};
+
+const GAP_STANDS: { readonly [V in Exclude<GapVerdict, 'ok'>]: string } = {
+  binding: 'There is no pushrod gap: the brakes would apply themselves. Shorten the rod and measure again.',
+  'too-tight': 'The pushrod gap is too tight: shorten the rod and measure again.',
+  'too-loose': 'The pushrod gap is too loose: lengthen the rod and measure again.',
+  'measure-again': 'The pushrod gap lies too near the end of its window for how it was read: measure again, or finer.',
 };
 
 /** The one place that words a condition. */
@@ -140,10 +198,28 @@ export const sayWhyNot = (w: WhyNot): string => {
       return `Not yet seen open: ${list(w.names)}.`;
     case 'not-looked-again':
       return 'Look at the bore again after cleaning, and say so at Clean: dirt looks like pits.';
-    case 'facing-unseen':
-      return `Say which way the lip faces: ${list(w.parts)}.`;
-    case 'facing-wrong':
-      return `The ${w.part} faces the wrong way: its lip must open toward the ${w.expected} end, where the higher pressure is.`;
+    case 'no-reason':
+      return `Used again though it is usually replaced; say why in its note, and how it was made good: ${list(w.parts)}.`;
+    case 'not-tightened':
+      return `Say how it was tightened: ${list(w.parts)}.`;
+    case 'wrong-side':
+      return w.text;
+    case 'touch':
+      return sayContact(w.contact);
+    case 'curing':
+      return `It cures: ${w.finishes.map((n) => FINISHES[n].label).join(', ')}. Look at it when its time is over, and say so.`;
+    case 'not-stroked':
+      return 'Stroke it by hand: is it free, and does it return by itself?';
+    case 'sticks':
+      return 'It does not return by itself: take it apart again and find out why.';
+    case 'no-gap':
+      return 'The pushrod gap has not been measured as it is closed up now.';
+    case 'gap':
+      return GAP_STANDS[w.verdict];
+    case 'untried':
+      return `Not tried yet: ${list(w.texts)}.`;
+    case 'tried-bad':
+      return w.texts.join(' ');
     case 'no-readings':
       return 'The bore has not been gauged as it is now.';
     case 'no-verdict':

@@ -152,6 +152,14 @@ export const RULES = {
   ),
   ringCheckOffUm: rule('Most that a gauge may be off its ring', 4, 'µm', 0, 100, 'Past this it is set anew before it measures anything.'),
   holeWearMm: rule('Most play of a pin in its hole', 0.25, 'mm', 0, 5, 'Worn clevis holes are lost pedal, times the lever’s ratio.'),
+  vacuumDropKPa: rule(
+    'Most vacuum lost in 15 s',
+    3.3,
+    'kPa',
+    0,
+    50,
+    'A booster that loses more has a leak that the engine’s pull hides; its manual goes before.',
+  ),
   holeOvalMm: rule('Most ovality of a pin’s hole', 0.15, 'mm', 0, 5, 'An oval hole rocks on its pin and wears on quickly.'),
 } as const;
 

@@ -21,6 +21,8 @@ export const GAP_FIELDS = [
   'rodNew',
   'pitch1',
   'pitch2',
+  'target',
+  'play',
 ] as const;
 export type GapField = (typeof GAP_FIELDS)[number];
 export type GapSheet = { readonly [F in GapField]?: number | undefined } & { readonly oneLeftHanded?: boolean | undefined };
@@ -36,6 +38,7 @@ export const gapQuestion = (s: GapSheet): SetupInput | undefined => {
     master: { rimStandOffMm: standOff, socketDepthMm: socket, uMm: s.uMaster ?? USUAL_U_MM },
     booster: { straightEdgeMm: edge, readingMm: reading, uMm: s.uBooster ?? USUAL_U_MM },
     spacerMm: s.spacer ?? 0,
+    targetMm: s.target,
     rodPitchMm: s.pitch,
     pedalRatio: s.ratio,
     linkageSlackMm: s.slack,

@@ -90,7 +90,8 @@ export function setup(input: SetupInput, rules: GapRules): Setup {
 
 const seatOf = (m: MasterDepths): number => m.socketDepthMm - m.rimStandOffMm;
 
-const gapVerdict = (gapMm: number, u: number, [low, high]: readonly [number, number]): GapVerdict => {
+/** Where a gap stands in its window, its expanded uncertainty heeded; mm. */
+export const gapVerdict = (gapMm: number, u: number, [low, high]: readonly [number, number]): GapVerdict => {
   if (atMost(gapMm, 0)) return 'binding';
   if (above(low, gapMm)) return 'too-tight';
   if (above(gapMm, high)) return 'too-loose';

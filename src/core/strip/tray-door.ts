@@ -7,6 +7,22 @@ import { CONDITIONS } from './tray';
 export const ChecksDoor = z.record(z.string().min(1).max(40), z.union([z.number().min(-1e6).max(1e6), z.string().min(1).max(60)]));
 export type Checks = z.output<typeof ChecksDoor>;
 
+/** How a screw was tightened: to a number from a manual, or by feel, with why. */
+export const FastenedDoor = z.discriminatedUnion('how', [
+  z.strictObject({
+    how: z.literal('torque'),
+    nm: z.number().gt(0, 'must be above 0 Nm').max(500),
+    hand: z.enum(['right', 'left']),
+    source: z.string().max(200),
+  }),
+  z.strictObject({
+    how: z.literal('by-feel'),
+    hand: z.enum(['right', 'left']),
+    reason: z.string().trim().min(3, 'say why it is not by torque').max(200),
+  }),
+]);
+export type Fastened = z.output<typeof FastenedDoor>;
+
 /** What was found in one slot and what becomes of it. `found` is null until somebody looks. */
 export const TrayPartDoor = z.strictObject({
   id: z.string().min(1).max(80),
@@ -27,5 +43,8 @@ export const TrayPartDoor = z.strictObject({
   fate: z.enum(['refitted', 'replaced', 'binned']).nullable(),
   /** What went back in: the same piece, or a new one; with its lip where a person saw it. Null until it is in. */
   goesIn: z.strictObject({ piece: z.enum(['same', 'new']), faces: z.enum(['open', 'blind']).nullable() }).nullable(),
+  /** When it went in, ms since 1970: what was tried or measured before then says nothing of it. */
+  inAt: z.number().nullable(),
+  fastened: FastenedDoor.nullable(),
 });
 export type TrayPart = z.output<typeof TrayPartDoor>;

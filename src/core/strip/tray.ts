@@ -22,6 +22,8 @@ export const bareRow = (part: Pick<TrayPart, 'id' | 'slotId' | 'kind' | 'name' |
   note: '',
   fate: null,
   goesIn: null,
+  inAt: null,
+  fastened: null,
 });
 
 export type StripFault =

@@ -1,13 +1,21 @@
 import type { BoreOutcome } from '../bore/judge';
 import { drillingsOf } from '../clean/cleaning';
+import { bearsOnGap, bearsOnProof, lastIn } from '../close-up/bearing';
+import { goesBack } from '../close-up/order';
+import { NEVER_REUSED } from '../close-up/stack-check';
+import { type Contact, contactsOf, NO_TOUCH } from '../fluid/contact';
+import { statedRubbers } from '../fluid/rubber';
 import type { BagItem } from '../kit/article';
 import { assignItems } from '../kit/assign';
 import { reallyIn } from '../kit/bag';
 import type { Need } from '../kit/need';
 import { needsOf } from '../kit/needs-of';
+import { checkValveFound } from '../pedal-end/booster';
+import { sayVacuumHold } from '../pedal-end/vacuum';
 import type { Approved, RouteFacts } from '../route/facts';
 import { routeOf, type Stop, stationNow } from '../route/route';
 import type { TrayWay } from '../strip/part-state';
+import { benchOf, newestOf } from './bench-record';
 import type { Gauging, MarkRecord, SavedVerdict, SetAside, UnitRecord } from './unit-record';
 
 /** The readings of the bore as it is now; undefined when it was cut since, or never gauged. */
@@ -30,7 +38,9 @@ export const judgedMarks = (r: UnitRecord): readonly (MarkRecord & { readonly ou
 export const factsOf = (r: UnitRecord): RouteFacts => {
   const verdict = currentVerdict(r);
   const closedUp = r.steps.find((s) => s.station === 'close-up');
-  const run = closedUp === undefined ? undefined : r.runs.filter((x) => x.state === 'finished' && x.startedAt >= closedUp.at).at(-1);
+  const since = (bears: typeof bearsOnGap): number => lastIn(r.tray, bears, closedUp?.at ?? Infinity);
+  const run =
+    closedUp === undefined ? undefined : r.runs.filter((x) => x.state === 'finished' && x.startedAt >= since(bearsOnProof)).at(-1);
   return {
     family: r.family,
     done: r.steps.map((s) => s.station),
@@ -45,8 +55,42 @@ export const factsOf = (r: UnitRecord): RouteFacts => {
     sleeved: sleevedOf(r),
     uncovered: r.setAside.length === 0 ? null : uncoveredNames(r),
     unopened: r.setAside.filter((s) => s.openedAt === null).map((s) => s.number),
+    contacts: contactsWith(r),
+    curing: benchOf(r.bench, 'finish')
+      .filter((f) => f.curedAt === null)
+      .map((f) => f.finish),
+    stroked: newestOf(r.bench, 'stroked', since(bearsOnGap))?.returns ?? null,
+    gap: newestOf(r.bench, 'gap', since(bearsOnGap))?.verdict ?? null,
+    tried: triedByHand(r),
     proof: run?.outcome ?? null,
     signedBy: r.signatures.map((s) => s.personId),
+  };
+};
+
+/** What touches the new rubber; nothing where none of a fluid path goes in. */
+export const contactsWith = (r: Pick<UnitRecord, 'family' | 'tray' | 'bench' | 'treatments' | 'setAside'>): readonly Contact[] => {
+  const wet =
+    r.family.proof === 'rig' && r.tray.some((p) => NEVER_REUSED.includes(p.kind) && p.kind !== 'split-pin' && goesBack(r.family, p));
+  return wet ? contactsOf(newestOf(r.bench, 'touch') ?? NO_TOUCH, statedRubbers(r.setAside), r.treatments) : [];
+};
+
+/** What a part without a rig is tried for by hand, and what of it was not, or went wrong. */
+const triedByHand = ({ family, bench }: Pick<UnitRecord, 'family' | 'bench'>): RouteFacts['tried'] => {
+  if (family.proof !== 'by-hand') return { missing: [], bad: [] };
+  const valve = newestOf(bench, 'check-valve');
+  const [rest, pressed] = (['at-rest', 'pressed'] as const).map((rod) => benchOf(bench, 'vacuum').findLast((v) => v.rod === rod));
+  const holds = [
+    ['vacuum held with the rod at rest', rest],
+    ['vacuum held with the rod pressed', pressed],
+  ] as const;
+  return {
+    missing: [...(valve === undefined ? ['the check valve'] : []), ...holds.flatMap(([name, hold]) => (hold === undefined ? [name] : []))],
+    bad: [
+      ...(valve === undefined || checkValveFound(valve).verdict === 'good' ? [] : [checkValveFound(valve).text]),
+      ...holds.flatMap(([name, hold]) =>
+        hold === undefined || hold.outcome === 'holds' ? [] : [`${name}: ${sayVacuumHold(hold, hold.limitKPa)}`],
+      ),
+    ],
   };
 };
 

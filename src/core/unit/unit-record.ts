@@ -18,6 +18,7 @@ import type { HoldTest } from '../prove/hold-test';
 import { sayNominal } from '../quantity/say';
 import type { Station } from '../route/station';
 import type { TrayPart } from '../strip/tray-door';
+import type { BenchRecord } from './bench-record';
 import type { Overrule } from './overrule';
 
 export type Exit = 'released' | 'scrapped' | 'returned';
@@ -249,6 +250,7 @@ export type UnitRecord = {
   readonly underlay: Underlay | null;
   readonly sleevings: readonly Sleeving[];
   readonly approvals: readonly Approval[];
+  readonly bench: readonly BenchRecord[];
 };
 
 /** What a unit is, in one line: its family, and its bore where it has one. */

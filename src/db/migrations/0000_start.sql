@@ -1,3 +1,30 @@
+CREATE TABLE `bench_records` (
+	`id` text PRIMARY KEY NOT NULL,
+	`unit_id` text NOT NULL,
+	`kind` text NOT NULL,
+	`at` integer NOT NULL,
+	`person_id` text NOT NULL,
+	`data` text NOT NULL,
+	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `bench_records_unit` ON `bench_records` (`unit_id`);--> statement-breakpoint
+CREATE TABLE `torques` (
+	`id` text PRIMARY KEY NOT NULL,
+	`fitment_id` text,
+	`family` text NOT NULL,
+	`machine` text NOT NULL,
+	`position` text NOT NULL,
+	`slot_id` text NOT NULL,
+	`nm` real NOT NULL,
+	`hand` text NOT NULL,
+	`source` text NOT NULL,
+	`at` integer NOT NULL,
+	`person_id` text NOT NULL
+);
+--> statement-breakpoint
+CREATE INDEX `torques_fitment` ON `torques` (`fitment_id`);--> statement-breakpoint
+CREATE INDEX `torques_place` ON `torques` (`family`,`machine`);--> statement-breakpoint
 CREATE TABLE `gaugings` (
 	`id` text PRIMARY KEY NOT NULL,
 	`unit_id` text NOT NULL,
@@ -460,6 +487,8 @@ CREATE TABLE `parts` (
 	`note` text NOT NULL,
 	`fate` text,
 	`goes_in` text,
+	`in_at` integer,
+	`fastened` text,
 	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action
 );
 --> statement-breakpoint

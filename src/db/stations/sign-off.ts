@@ -71,7 +71,9 @@ export const reopen = (db: Db, change: Change, station: Station): Promise<Result
     const fallen = STATIONS.slice(STATIONS.indexOf(station)).map((s) => drop('steps', `${record.unit.id}-${s}`));
     return ok([
       ...fallen,
-      ...record.tray.flatMap((p) => (apart && p.goesIn !== null ? [put('parts', { ...p, goesIn: null, unitId: record.unit.id })] : [])),
+      ...record.tray.flatMap((p) =>
+        apart && p.goesIn !== null ? [put('parts', { ...p, goesIn: null, inAt: null, fastened: null, unitId: record.unit.id })] : [],
+      ),
       ...record.signatures.map((s) => drop('signatures', s.id)),
       put('units', { ...record.unit, exit: null, exitAt: null }),
     ]);

@@ -1,9 +1,11 @@
+import { isFastener } from '@/core/close-up/fastening';
+import { expiredPiece } from '@/core/close-up/piece';
+import { sideOf, wrongSide } from '@/core/close-up/side';
 import { NEVER_REUSED } from '@/core/close-up/stack-check';
-import { partFacing } from '@/core/family/family';
 import { PART_KINDS, type PartKind } from '@/core/family/part-kind';
 import { ok, type Result } from '@/core/result';
 import { whyNotNow } from '@/core/route/route';
-import { rinseFaults, sayWhyNot, unopened } from '@/core/route/why-not';
+import { curing, rinseFaults, sayWhyNot, touchFaults, unopened } from '@/core/route/why-not';
 import { isForeign } from '@/core/strip/part-state';
 import { bareRow } from '@/core/strip/tray';
 import type { TrayPart } from '@/core/strip/tray-door';
@@ -14,23 +16,25 @@ import type { Db } from '../connection';
 import { drop, type Edit, put } from '../event-payload';
 
 /** What a person may say about a part: what came out at strip, or what went in at close-up. */
-export type PartNews = Partial<Pick<TrayPart, 'kind' | 'found' | 'condition' | 'faces' | 'dims' | 'checks' | 'note' | 'fate' | 'goesIn'>>;
+export type PartNews = Partial<
+  Pick<TrayPart, 'kind' | 'found' | 'condition' | 'faces' | 'dims' | 'checks' | 'note' | 'fate' | 'goesIn' | 'fastened'>
+>;
 
 /** Records one part of the tray. The diameter of a piston is the unit's piston diameter: the limit rests on it. */
 export const recordPart = (db: Db, change: Change, partId: string, news: PartNews): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, { ...change, restsOn: [partId] }, (record) => {
+  changeUnit(db, { ...change, restsOn: [partId] }, (record, at) => {
     const part = record.tray.find((p) => p.id === partId);
     if (part === undefined) return refused('There is no such part on this tray.');
-    const notNow = whyNotNow('goesIn' in news ? 'close-up' : 'strip', routeOfUnit(record));
+    const notNow = whyNotNow('goesIn' in news || 'fastened' in news ? 'close-up' : 'strip', routeOfUnit(record));
     if (notNow.length > 0) return refused(...notNow);
-    const unrinsed = news.goesIn == null ? [] : rinseFaults(record).map(sayWhyNot);
-    if (unrinsed.length > 0) return refused(...unrinsed);
-    const closed = news.goesIn?.piece === 'new' ? unopened(factsOf(record)).map(sayWhyNot) : [];
-    if (closed.length > 0) return refused(...closed);
-    const objection =
-      kindObjection(record, part, news.kind) ?? (news.goesIn == null ? undefined : closeUpObjection(record, part, news.goesIn));
-    if (objection !== undefined) return refused(objection);
-    const edits: Edit[] = [put('parts', { ...part, ...news, unitId: record.unit.id })];
+    const objections = [
+      ...kindObjections(record, part, news.kind),
+      ...(news.goesIn == null ? [] : goingInObjections(record, part, news.goesIn, at)),
+    ];
+    if (objections.length > 0) return refused(...objections);
+    if (news.fastened != null && !isFastener(part.kind)) return refused(`The ${part.name} is not tightened.`);
+    const inAt = !('goesIn' in news) ? {} : news.goesIn == null ? { inAt: null, fastened: null } : { inAt: at };
+    const edits: Edit[] = [put('parts', { ...part, ...news, ...inAt, unitId: record.unit.id })];
     const diaMm = MEASURED_PISTONS.includes(part.kind) ? news.dims?.diaMm : undefined;
     if (typeof diaMm === 'number') {
       const pistons = record.tray.filter((p) => MEASURED_PISTONS.includes(p.kind)).map((p) => (p.id === partId ? diaMm : p.dims.diaMm));
@@ -58,20 +62,23 @@ export const addPart = (db: Db, change: Change, p: NewPart): Promise<Result<Chan
   changeUnit(db, change, (record) => {
     const notNow = whyNotNow('strip', routeOfUnit(record));
     if (notNow.length > 0) return refused(...notNow);
-    if (record.tray.some((x) => x.name === p.name)) return refused(`There is a ${p.name} on this tray already: give it a name of its own.`);
-    const at = p.behindId === null ? -1 : record.tray.findIndex((x) => x.id === p.behindId);
-    if (p.behindId !== null && at === -1) return refused('The part it is to lie behind is not on this tray.');
-    const before = record.tray[at]?.seq ?? (record.tray[0]?.seq ?? 0) - 1;
-    const after = record.tray[at + 1]?.seq ?? before + 1;
-    return ok([
-      put('parts', {
-        ...bareRow({ id: p.partId, slotId: `added-${p.partId.slice(-12)}`, kind: p.kind, name: p.name, qty: p.qty }, (before + after) / 2),
-        found: 'present',
-        note: p.note,
-        unitId: record.unit.id,
-      }),
-    ]);
+    const row = lyingBehind(record.tray, p);
+    return row.ok ? ok([put('parts', { ...row.value, qty: p.qty, note: p.note, unitId: record.unit.id })]) : row;
   });
+
+/** The row of a part that the family knows none of, behind another one; it came out, so it was there. */
+export const lyingBehind = (
+  tray: readonly TrayPart[],
+  p: Pick<NewPart, 'partId' | 'kind' | 'name' | 'behindId'>,
+): Result<TrayPart, Extract<ChangeError, { readonly code: 'refused' }>> => {
+  if (tray.some((x) => x.name === p.name)) return refused(`There is a ${p.name} on this tray already: give it a name of its own.`);
+  const at = p.behindId === null ? -1 : tray.findIndex((x) => x.id === p.behindId);
+  if (p.behindId !== null && at === -1) return refused('The part it is to lie behind is not on this tray.');
+  const before = tray[at]?.seq ?? (tray[0]?.seq ?? 0) - 1;
+  const after = tray[at + 1]?.seq ?? before + 1;
+  const row = bareRow({ id: p.partId, slotId: `added-${p.partId.slice(-12)}`, kind: p.kind, name: p.name, qty: 1 }, (before + after) / 2);
+  return ok({ ...row, found: 'present' });
+};
 
 /** Takes a part off the tray again that was added to it. */
 export const dropPart = (db: Db, change: Change, partId: string): Promise<Result<Changed, ChangeError>> =>
@@ -86,25 +93,33 @@ export const dropPart = (db: Db, change: Change, partId: string): Promise<Result
   });
 
 /** A place is held by the kinds that its family knows for it. */
-const kindObjection = (record: UnitRecord, part: TrayPart, kind: PartKind | undefined): string | undefined => {
-  if (kind === undefined || kind === part.kind) return undefined;
+const kindObjections = (record: UnitRecord, part: TrayPart, kind: PartKind | undefined): readonly string[] => {
+  if (kind === undefined || kind === part.kind) return [];
   const known = record.family.slots.find((s) => s.id === part.slotId)?.oneOf ?? [];
   return known.includes(kind)
-    ? undefined
-    : `The ${part.name} cannot be a ${PART_KINDS[kind].label} in this family; add that as a part of its own.`;
+    ? []
+    : [`The ${part.name} cannot be a ${PART_KINDS[kind].label} in this family; add that as a part of its own.`];
 };
 
-/** A wrong piece or a wrong way round is refused at once, with the reason. */
-const closeUpObjection = (record: UnitRecord, part: TrayPart, goesIn: NonNullable<TrayPart['goesIn']>): string | undefined => {
-  if (goesIn.piece === 'same' && NEVER_REUSED.includes(part.kind))
-    return `The old ${part.name} is rubber in the fluid path: it never goes back.`;
-  if (goesIn.piece === 'same' && part.fate !== 'refitted')
-    return `The old ${part.name} is not to be used again: its fate is “${part.fate ?? 'none'}”.`;
-  const { family } = record;
-  const expected = partFacing(family, part);
-  if (expected === undefined) return undefined;
-  if (goesIn.faces === null) return `Say which way the lip of the ${part.name} faces.`;
-  return goesIn.faces === expected
-    ? undefined
-    : `The ${part.name} faces the wrong way: its lip must open toward the ${expected} end, where the higher pressure is. Turn it round.`;
+/** Why this piece may not go in now, or not this way round: everything at once. */
+const goingInObjections = (record: UnitRecord, part: TrayPart, goesIn: NonNullable<TrayPart['goesIn']>, at: number): readonly string[] => {
+  const facts = factsOf(record);
+  const rubber = PART_KINDS[part.kind].stuff === 'rubber';
+  const wrong = wrongSide(sideOf(record.family, record.tray, part), part, goesIn.faces);
+  const expired = goesIn.piece === 'new' ? expiredPiece(record, part, at) : undefined;
+  return [
+    ...[
+      ...curing('close-up', facts),
+      ...rinseFaults(record),
+      ...(rubber ? touchFaults(facts) : []),
+      ...(goesIn.piece === 'new' ? unopened(facts) : []),
+    ].map(sayWhyNot),
+    ...(expired === undefined ? [] : [expired]),
+    ...(goesIn.piece === 'same' && NEVER_REUSED.includes(part.kind)
+      ? [`The old ${part.name} is never used again: a new one goes in.`]
+      : goesIn.piece === 'same' && part.fate !== 'refitted'
+        ? [`The old ${part.name} is not to be used again: its fate is “${part.fate ?? 'none'}”.`]
+        : []),
+    ...(wrong === undefined ? [] : [wrong]),
+  ];
 };

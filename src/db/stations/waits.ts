@@ -1,10 +1,12 @@
 import { and, asc, eq, isNull } from 'drizzle-orm';
 import { ok, type Result } from '@/core/result';
+import { benchOf } from '@/core/unit/bench-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
 import type { Db, Reader } from '../connection';
 import { type Edit, put } from '../event-payload';
 import { prepared } from '../prepared';
 import { people, timers, units } from '../tables';
+import { finishWaitId } from './finish-wait';
 
 /** A wait to be: what for, how long (minutes, from 1 up), and who goes and looks; the one who starts it unless somebody else is named. */
 export type NewWait = { readonly label: string; readonly minutes: number; readonly ownerId?: string | null };
@@ -29,6 +31,8 @@ export const startWait = (db: Db, change: Change, wait: NewWait): Promise<Result
 
 export const endWait = (db: Db, change: Change, timerId: string): Promise<Result<Changed, ChangeError>> =>
   changeUnit(db, { ...change, restsOn: [timerId] }, async (record, at, tx) => {
+    if (benchOf(record.bench, 'finish').some((f) => f.curedAt === null && finishWaitId(f.id) === timerId))
+      return refused('A finish is looked at before its wait is over: say that it has cured, at Finish.');
     const ended = await endOfWait(tx, record.unit.id, timerId, at);
     return ended.length === 0 ? refused('There is no such wait.') : ok(ended);
   });

@@ -23,6 +23,8 @@ export const parts = sqliteTable(
     note: text().notNull(),
     fate: text({ enum: ['refitted', 'replaced', 'binned'] }),
     goesIn: text({ mode: 'json' }),
+    inAt: time(),
+    fastened: text({ mode: 'json' }),
   },
   (t) => [index('parts_unit').on(t.unitId)],
 );

@@ -1,0 +1,60 @@
+import { isExpired } from '../kit/article';
+import { assignItems } from '../kit/assign';
+import { needsOf } from '../kit/needs-of';
+import type { TrayPart } from '../strip/tray-door';
+import type { SetAside, UnitRecord } from '../unit/unit-record';
+import { NEVER_REUSED } from './stack-check';
+
+/** Where a piece that goes in comes from. */
+export type Piece =
+  | { readonly kind: 'same' }
+  /** Out of a bag that was set aside; `place` counts from 1 in the bag's list. */
+  | { readonly kind: 'bag'; readonly bag: SetAside; readonly place: number; readonly of: number; readonly name: string }
+  /** New, but nothing set aside gives it. */
+  | { readonly kind: 'unlisted' };
+
+/** Which piece goes into which place of a unit, by slot: the bags' pieces as they are assigned to what the tray needs. */
+export const piecesOf = (r: Pick<UnitRecord, 'family' | 'tray' | 'unit' | 'setAside'>): ReadonlyMap<string, Piece> => {
+  const pieces = r.setAside.flatMap((bag) =>
+    bag.items.map((item, i) => ({ bag, place: i + 1, item: { ...item, qty: item.qty * bag.qty } })),
+  );
+  const needs = needsOf(r.family, r.tray, r.unit.geometry?.nominalMm ?? null);
+  const given = new Map(
+    assignItems(
+      needs,
+      pieces.map((p) => p.item),
+    ).map((a) => [needs[a.need]?.id, pieces[a.item]]),
+  );
+  return new Map(
+    r.tray.map((part): readonly [string, Piece] => {
+      if (usesOld(part)) return [part.slotId, { kind: 'same' }];
+      const piece = given.get(part.slotId);
+      if (piece === undefined) return [part.slotId, { kind: 'unlisted' }];
+      const { bag, place, item } = piece;
+      return [part.slotId, { kind: 'bag', bag, place, of: bag.items.length, name: item.name }];
+    }),
+  );
+};
+
+/** Does the unit's own piece go back? */
+export const usesOld = (p: Pick<TrayPart, 'fate' | 'kind'>): boolean => p.fate === 'refitted' && !NEVER_REUSED.includes(p.kind);
+
+/** Why the new piece for a part is too old to go in; undefined when it is not. */
+export const expiredPiece = (r: Parameters<typeof piecesOf>[0], part: TrayPart, now: number): string | undefined => {
+  const piece = piecesOf(r).get(part.slotId);
+  return piece?.kind === 'bag' && isExpired(piece.bag, now)
+    ? `The ${part.name} of ${piece.bag.number}, lot ${piece.bag.lotCode}, is past its date: take another bag at Kit.`
+    : undefined;
+};
+
+/** A piece in a few words: `K-118, piece 3 of 9`. */
+export const sayPiece = (piece: Piece): string => {
+  switch (piece.kind) {
+    case 'same':
+      return 'same one back';
+    case 'bag':
+      return piece.of === 1 ? piece.bag.number : `${piece.bag.number}, piece ${piece.place}`;
+    case 'unlisted':
+      return 'a new one';
+  }
+};

@@ -1,0 +1,59 @@
+import { type Family, partFacing } from '../family/family';
+import type { PartKind } from '../family/part-kind';
+import type { TrayPart } from '../strip/tray-door';
+import type { Faces } from './stack-check';
+
+/** What tells the two ways in which a part can go in: the lip of a seal, the bowl of a washer, the small end of a spring. */
+export type Sided = 'lip' | 'bowl' | 'small-end';
+
+/** Which way a part goes in, and why; a spring may also be the same at both ends. */
+export type Side = { readonly what: Sided; readonly toward: Faces; readonly because: string };
+
+const SEALS: readonly PartKind[] = ['cup', 'plunger-seal', 'o-ring', 'end-seal', 'square-seal'];
+const PISTONS: readonly PartKind[] = ['piston', 'plunger', 'shuttle'];
+const RIGHT_LEFT: { readonly [F in Faces]: string } = { blind: 'right', open: 'left' };
+
+/**
+ * Which way a part of this tray must lie, where that can be told: a lip toward the higher pressure, a bowl toward the seal it backs, the small end of a spring to the piston.
+ * @returns undefined for parts that have no sides, and for springs and washers that lie between two of the same
+ * @source design, domain, "Facing: which way a cup goes"
+ */
+export const sideOf = (family: Family, tray: readonly TrayPart[], part: TrayPart): Side | undefined => {
+  const lip = partFacing(family, part);
+  if (lip !== undefined)
+    return {
+      what: 'lip',
+      toward: lip,
+      because: `It holds the pressure that stands to its ${RIGHT_LEFT[lip]}, so its lip opens to the ${RIGHT_LEFT[lip]}.`,
+    };
+  if (part.kind === 'concave-washer')
+    return toNeighbour('bowl', SEALS, tray, part, 'A concave washer backs a seal: its bowl lies toward it');
+  if (part.kind === 'spring')
+    return toNeighbour('small-end', PISTONS, tray, part, 'A spring with two diameters goes small end to the piston');
+  return undefined;
+};
+
+/** May this part be put in without a side, because it is the same at both ends? */
+export const mayBeEven = (kind: PartKind): boolean => kind === 'spring';
+
+const toNeighbour = (what: Sided, kinds: readonly PartKind[], tray: readonly TrayPart[], part: TrayPart, why: string): Side | undefined => {
+  const at = tray.indexOf(part);
+  const [left, right] = [nearest(kinds, tray.slice(0, at).reverse()), nearest(kinds, tray.slice(at + 1))];
+  if (left === right) return undefined;
+  const toward = left < right ? 'open' : 'blind';
+  return { what, toward, because: `${why}, which is to its ${RIGHT_LEFT[toward]}.` };
+};
+
+const nearest = (kinds: readonly PartKind[], row: readonly TrayPart[]): number => {
+  const at = row.findIndex((p) => kinds.includes(p.kind) && p.found !== 'absent');
+  return at === -1 ? Infinity : at;
+};
+
+/** Why a part is the wrong way round, and what to do; undefined when it lies as it must. */
+export const wrongSide = (side: Side | undefined, part: Pick<TrayPart, 'kind' | 'name'>, faces: Faces | null): string | undefined => {
+  if (side === undefined || faces === side.toward) return undefined;
+  if (faces === null) return mayBeEven(part.kind) ? undefined : `Say which way the ${SIDED_WORDS[side.what]} of the ${part.name} faces.`;
+  return `The ${part.name} faces the wrong way: turn it round. ${side.because}`;
+};
+
+export const SIDED_WORDS: { readonly [S in Sided]: string } = { lip: 'lip', bowl: 'bowl', 'small-end': 'small end' };

@@ -1,0 +1,40 @@
+import { reopenedByParts } from '@/core/close-up/bearing';
+import { inTheWay } from '@/core/close-up/order';
+import type { PartKind } from '@/core/family/part-kind';
+import { ok, type Result } from '@/core/result';
+import type { TrayPart } from '@/core/strip/tray-door';
+import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
+import type { Db } from '../connection';
+import { drop, put } from '../event-payload';
+import { lyingBehind } from './tray';
+
+/** A part found on the bench after it was said to be in: one of the tray, or one that was never on its list. */
+export type Forgotten =
+  | { readonly what: 'listed'; readonly partId: string }
+  | {
+      readonly what: 'unlisted';
+      readonly partId: string;
+      readonly kind: PartKind;
+      readonly name: string;
+      /** The part that it lies behind, from the open end; null: it comes first. */
+      readonly behindId: string | null;
+    };
+
+/** A forgotten part is found: it and what stands in its way come out again, and just the stations that those bear on are open again. */
+export const findForgotten = (db: Db, change: Change, f: Forgotten): Promise<Result<Changed, ChangeError>> =>
+  changeUnit(db, change, (record) => {
+    const unitId = record.unit.id;
+    if (record.tray.every((p) => p.goesIn === null)) return refused('Nothing has been put in yet.');
+    const added = f.what === 'listed' ? undefined : lyingBehind(record.tray, f);
+    if (added !== undefined && !added.ok) return added;
+    const part = added?.value ?? record.tray.find((p) => p.id === f.partId);
+    if (part === undefined) return refused('There is no such part on this tray.');
+    if (part.goesIn === null && f.what === 'listed') return refused(`The ${part.name} is not in yet: it has its turn at Close up.`);
+    const tray = added === undefined ? record.tray : [...record.tray, part].sort((a, b) => a.seq - b.seq);
+    const out: readonly TrayPart[] = [...inTheWay(record.family, tray, part).filter((p) => p.goesIn !== null), part];
+    return ok([
+      ...out.map((p) => put('parts', { ...p, goesIn: null, inAt: null, fastened: null, unitId })),
+      ...reopenedByParts(record.family, out).map((s) => drop('steps', `${unitId}-${s}`)),
+      ...record.signatures.map((s) => drop('signatures', s.id)),
+    ]);
+  });
