@@ -1,13 +1,15 @@
 import type { VacuumSample } from '@/core/pedal-end/vacuum';
 import { fail, ok, type Result } from '@/core/result';
 import type { FileProblem } from '@/core/wire/file-problem';
-import { numberIn, readTable } from './read-table';
+import { type Dialect, numberIn, readTable } from './read-table';
+
+export type ReadVacuum = { readonly dialect: Dialect; readonly rows: readonly VacuumSample[] };
 
 /** Columns of a vacuum, with what brings each to kPa. */
 const VACUUM: Readonly<Record<string, number>> = { kPa: 1, mbar: 0.1, bar: 100, inHg: 3.38639, mmHg: 0.133322 };
 
 /** A gauge's log of a hold: columns tS and one of kPa, mbar, bar, inHg, mmHg; vacuum below the outside, its sign does not matter. @returns in order of time */
-export const readVacuum = (text: string): Result<readonly VacuumSample[], readonly FileProblem[]> => {
+export const readVacuum = (text: string): Result<ReadVacuum, readonly FileProblem[]> => {
   const table = readTable(text);
   if (!table.ok) return table;
   const { dialect, columns, rows } = table.value;
@@ -29,5 +31,5 @@ export const readVacuum = (text: string): Result<readonly VacuumSample[], readon
     return [{ tS, kPa }];
   });
   if (rows.length === 0) return fail([{ line: 2, column: '', message: 'there are no readings in it' }]);
-  return problems.length > 0 ? fail(problems) : ok(samples.sort((a, b) => a.tS - b.tS));
+  return problems.length > 0 ? fail(problems) : ok({ dialect, rows: samples.sort((a, b) => a.tS - b.tS) });
 };

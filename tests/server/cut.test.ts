@@ -1,4 +1,5 @@
 import { beforeAll, describe, expect, test } from 'vitest';
+import { FAMILIES } from '@/core/family/families';
 import { cutsOfPasses, offBy, simulation } from '@/core/hone/simulation';
 import { cautionsAt } from '@/core/route/cautions';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
@@ -130,7 +131,8 @@ describe('the customer', () => {
 });
 
 test('stones are kept off a bottom only where there is one', () => {
-  expect(cautionsAt('hone', 'blind')).toContain('Blind end: keep the stone off the bottom.');
-  expect(cautionsAt('hone', 'through')).toEqual(cautionsAt('hone', 'blind').slice(0, -1));
-  expect(cautionsAt('book-in', 'blind')).toEqual([]);
+  expect(cautionsAt('hone', FAMILIES['master-single'])).toContain('Blind end: keep the stone off the bottom.');
+  expect(cautionsAt('hone', FAMILIES['wheel-double'])).toEqual(cautionsAt('hone', FAMILIES['master-single']).slice(0, -1));
+  expect(cautionsAt('book-in', FAMILIES['master-single'])).toEqual([]);
+  expect(cautionsAt('prove', FAMILIES.booster).join()).not.toMatch(/bar/);
 });

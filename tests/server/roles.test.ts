@@ -1,6 +1,7 @@
 import { beforeAll, describe, expect, test, vi } from 'vitest';
 import * as bookIn from '@/app/actions/book-in';
 import * as bore from '@/app/actions/bore';
+import * as closeUp from '@/app/actions/close-up';
 import * as customer from '@/app/actions/customer';
 import * as family from '@/app/actions/family';
 import * as instruments from '@/app/actions/instruments';
@@ -26,6 +27,7 @@ vi.mock('next/cache', () => ({ revalidatePath: () => undefined }));
 const actions = {
   ...bookIn,
   ...bore,
+  ...closeUp,
   ...customer,
   ...instruments,
   ...family,
@@ -92,6 +94,13 @@ const ASKS: { readonly [A in Exclude<keyof typeof actions, 'signInAction' | 'sig
   dropPartAction: 'bench',
   tellStepAction: 'bench',
   treatAction: 'bench',
+  noteAtBenchAction: 'bench',
+  saveGapAction: 'bench',
+  saveVacuumAction: 'bench',
+  putOnFinishAction: 'bench',
+  findCuredAction: 'bench',
+  noteTorqueAction: 'bench',
+  findForgottenAction: 'bench',
   findAction: 'book-in',
   saveCausesAction: 'rules',
   saveVariantAction: 'rules',

@@ -43,9 +43,9 @@ export async function openShop(): Promise<Shop> {
   await migrateDb(db);
   for (const person of Object.values(PEOPLE)) await addPerson(db, { ...person, pin: PINS[person.id] as string }, START);
   await insertRuleSet(db, { version: 1, at: START, personId: PEOPLE.owner.id, note: 'as it starts', rules: STANDARD_RULES });
-  // Enough of the kit that most of the units here take.
+  // Enough of the kits that most of the units here take.
   for (const kit of KITS) {
-    const [article, lots] = asArticle(kit.number === 'K-131' ? { ...kit, stock: 60 } : kit, START);
+    const [article, lots] = asArticle(['K-131', 'K-118'].includes(kit.number) ? { ...kit, stock: 60 } : kit, START);
     await insertArticle(db, article, lots, START, PEOPLE.counter.id);
   }
   return new Shop(db, folder);

@@ -27,26 +27,44 @@ export const sideOf = (family: Family, tray: readonly TrayPart[], part: TrayPart
       because: `It holds the pressure that stands to its ${RIGHT_LEFT[lip]}, so its lip opens to the ${RIGHT_LEFT[lip]}.`,
     };
   if (part.kind === 'concave-washer')
-    return toNeighbour('bowl', SEALS, tray, part, 'A concave washer backs a seal: its bowl lies toward it');
+    return toNeighbour(family, tray, part, { what: 'bowl', kinds: SEALS, why: 'A concave washer backs a seal: its bowl lies toward it' });
   if (part.kind === 'spring')
-    return toNeighbour('small-end', PISTONS, tray, part, 'A spring with two diameters goes small end to the piston');
+    return toNeighbour(family, tray, part, {
+      what: 'small-end',
+      kinds: PISTONS,
+      why: 'A spring with two diameters goes small end to the piston',
+    });
   return undefined;
 };
 
 /** May this part be put in without a side, because it is the same at both ends? */
 export const mayBeEven = (kind: PartKind): boolean => kind === 'spring';
 
-const toNeighbour = (what: Sided, kinds: readonly PartKind[], tray: readonly TrayPart[], part: TrayPart, why: string): Side | undefined => {
-  const at = tray.indexOf(part);
-  const [left, right] = [nearest(kinds, tray.slice(0, at).reverse()), nearest(kinds, tray.slice(at + 1))];
+type Toward = { readonly what: Sided; readonly kinds: readonly PartKind[]; readonly why: string };
+
+const toNeighbour = (family: Family, tray: readonly TrayPart[], part: TrayPart, { what, kinds, why }: Toward): Side | undefined => {
+  const x = placesIn(family, tray);
+  const here = x(part);
+  const away = (to: Faces): number =>
+    Math.min(
+      ...tray
+        .filter((p) => kinds.includes(p.kind) && p.found !== 'absent')
+        .map((p) => (to === 'open' ? here - x(p) : x(p) - here))
+        .filter((mm) => mm > 0),
+    );
+  const [left, right] = [away('open'), away('blind')];
   if (left === right) return undefined;
   const toward = left < right ? 'open' : 'blind';
   return { what, toward, because: `${why}, which is to its ${RIGHT_LEFT[toward]}.` };
 };
 
-const nearest = (kinds: readonly PartKind[], row: readonly TrayPart[]): number => {
-  const at = row.findIndex((p) => kinds.includes(p.kind) && p.found !== 'absent');
-  return at === -1 ? Infinity : at;
+/** Where parts of a tray lie along the unit: in mm where the family's drawing places all that it lists, else by their row. */
+const placesIn = (family: Family, tray: readonly TrayPart[]): ((p: TrayPart) => number) => {
+  const middle = (p: TrayPart): number | undefined => {
+    const span = family.drawing?.spans[p.slotId];
+    return span === undefined ? undefined : (span.x0Mm + span.x1Mm) / 2;
+  };
+  return tray.every((p) => middle(p) !== undefined) ? (p) => middle(p) ?? 0 : (p) => tray.indexOf(p);
 };
 
 /** Why a part is the wrong way round, and what to do; undefined when it lies as it must. */

@@ -125,7 +125,7 @@ export const sayContact = (c: Contact): string => {
     case 'fluid-unknown':
       return 'Say which fluid the system is filled with: the cap or the handbook names it.';
     case 'fluid':
-      return `${FLUIDS[c.fluid].label} ${sayBoiling(c.fluid)}. ${FLUIDS[c.fluid].note}`;
+      return `${capital(FLUIDS[c.fluid].label)} ${sayBoiling(c.fluid)}. ${FLUIDS[c.fluid].note}`;
     case 'rubber-unknown':
       return c.swell === null
         ? 'Say what the rubber of the kit is: its bag or its maker states it. If nobody can say, put a spare piece in mineral oil for a day.'
@@ -155,6 +155,8 @@ export const sayContact = (c: Contact): string => {
   }
 };
 
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
 const SWELL_WORDS = {
   'glycol-rubber': 'it is EPDM or SBR, for glycol or silicone fluid. Say so.',
   'oil-rubber': 'it is NBR, for mineral fluid. Say so.',
@@ -171,12 +173,12 @@ const sayLubricant = (
     case 'good':
       return `${RUBBERS[rubber]} bears ${label}.`;
     case 'other-base':
-      return `${label} is of another base than the fluid: on the dust side only, none of it in the fluid.`;
+      return `${capital(label)} is of another base than the fluid: on the dust side only, none of it in the fluid.`;
     case 'petroleum':
-      return `${label} never goes on a seal of a fluid path: it ruins ${RUBBERS[rubber]} or stays in the fluid. Use fresh fluid of the system.`;
+      return `${capital(label)} never goes on a seal of a fluid path: it ruins ${RUBBERS[rubber]} or stays in the fluid. Use fresh fluid of the system.`;
     case 'poor':
     case 'swells':
-      return `${label} ruins ${RUBBERS[rubber]}. Use fresh fluid of the system.`;
+      return `${capital(label)} ruins ${RUBBERS[rubber]}. Use fresh fluid of the system.`;
   }
 };
 

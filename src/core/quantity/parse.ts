@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '../result';
-import { MM_PER_INCH, PSI_PER_BAR, type Units } from './units';
+import { MM_PER_INCH, N_PER_LBF, PSI_PER_BAR, type Units } from './units';
 
 export type QuantityError = { readonly code: 'empty' | 'not-a-number' | 'wrong-unit'; readonly text: string };
 
@@ -22,6 +22,13 @@ export const parsePressure = (text: string, unit: Units['pressure']): Result<num
   if (!read.ok) return read;
   const perBar = { bar: 1, psi: PSI_PER_BAR, mpa: 0.1, kpa: 100 }[read.value.suffix || unit] ?? 1;
   return ok(read.value.number / perBar);
+};
+
+/** A force: `300`, `300 N`, `70 lbf`. @returns N */
+export const parseForce = (text: string, unit: Units['force']): Result<number, QuantityError> => {
+  const read = readQuantity(text, 'n|lbf|lb');
+  if (!read.ok) return read;
+  return ok((read.value.suffix || unit.toLowerCase()) === 'n' ? read.value.number : read.value.number * N_PER_LBF);
 };
 
 /** A temperature: `21`, `21 °C`, `70 F`. @returns °C */

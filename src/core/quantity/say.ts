@@ -35,15 +35,18 @@ export const sayPressure = (bar: number, units: Units): string =>
 /** A pressure as a number in the person's unit. */
 export const pressureIn = (bar: number, units: Units): number => (units.pressure === 'bar' ? bar : bar * PSI_PER_BAR);
 
-/** A force with its unit, to two figures and at least whole units. */
-export const sayForce = (newton: number, units: Units): string => {
+/** A force with its unit, to two figures unless more are asked for, and at least whole units. */
+export const sayForce = (newton: number, units: Units, figures = 2): string => {
   const value = units.force === 'N' ? newton : newton / N_PER_LBF;
-  return `${value < 100 ? value.toFixed(0) : Number(value.toPrecision(2))} ${units.force}`;
+  return `${value < 100 ? value.toFixed(0) : Number(value.toPrecision(figures))} ${units.force}`;
 };
 
 /** A volume in ml, to 0.001. */
 export const sayVolume = (ml: number): string => `${Number(ml.toFixed(3))} ml`;
 
+/** A temperature as a number in the person's unit. */
+export const tempIn = (celsius: number, units: Units): number => (units.temperature === 'C' ? celsius : (celsius * 9) / 5 + 32);
+
 /** A temperature with its unit, to 0.1 degree. */
 export const sayTemperature = (celsius: number, units: Units): string =>
-  units.temperature === 'C' ? `${Number(celsius.toFixed(1))} °C` : `${Number(((celsius * 9) / 5 + 32).toFixed(1))} °F`;
+  `${Number(tempIn(celsius, units).toFixed(1))} °${units.temperature}`;

@@ -6,6 +6,7 @@ import { sayNominal } from '../quantity/say';
 import { STATION_WORDS } from '../route/station';
 import { currentGauging, currentVerdict } from '../unit/facts-of';
 import { sayUnit, tagOf, type UnitRecord } from '../unit/unit-record';
+import { fluidCautions, sayClosedUp, sayTried } from './say-bench';
 
 /** What a certificate states. Plain text and numbers only, so that it reads the same in ten years. */
 export type Statement = {
@@ -79,22 +80,26 @@ export const stateRelease = (r: UnitRecord, c: ReleaseContext): Statement => {
             limitDiaMm: verdict?.answer.limitDiaMm ?? null,
             verdict: verdict?.answer.reasons ?? [],
           },
-    work: [...sayTreatments(r.treatments), ...r.steps.flatMap((s) => (s.note === '' ? [] : [`${STATION_WORDS[s.station]}: ${s.note}.`]))],
+    work: [
+      ...sayTreatments(r.treatments),
+      ...sayClosedUp(r),
+      ...r.steps.flatMap((s) => (s.note === '' ? [] : [`${STATION_WORDS[s.station]}: ${s.note}.`])),
+    ],
     fitted: r.tray
       .filter((p) => p.goesIn !== null)
       .map((p) => `${p.name}${p.qty > 1 ? ` × ${p.qty}` : ''}: ${p.goesIn?.piece === 'new' ? 'new' : 'the unit’s own, inspected'}`),
     kits: r.setAside.map((s) => `${s.number} ${s.name}, lot ${s.lotCode}`),
-    proved: analysis === null ? [] : [analysis.sentence],
+    proved: [...(analysis === null ? [] : [analysis.sentence]), ...sayTried(r)],
     notProved: [
       ...(family.hasGap ? ['Pushrod gap on the machine.'] : []),
       ...(family.chambers.filter((x) => x.pressure === 'working').length > 1 ? ['Each circuit by itself: both were held together.'] : []),
       'Return of the piston under load, and behaviour when hot.',
-      ...(analysis === null ? ['Tightness under pressure: it was not held on a rig.'] : []),
+      ...(analysis === null && family.proof === 'rig' ? ['Tightness under pressure: it was not held on a rig.'] : []),
     ],
     overrides: r.steps.flatMap((s) =>
       s.override === null ? [] : [`${STATION_WORDS[s.station]}: ${s.unmet.join(' ')} Overridden by ${c.nameOf(s.personId)}: ${s.override}`],
     ),
-    cautions: CAUTIONS,
+    cautions: [...fluidCautions(r), ...CAUTIONS],
     signatures: r.signatures.map(({ name, role, at }) => ({ name, role, at })),
   };
 };

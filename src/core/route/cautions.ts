@@ -21,8 +21,14 @@ const CAUTIONS: { readonly [S in Station]?: readonly string[] } = {
 
 const BLIND_BORE: { readonly [S in Station]?: string } = { hone: 'Blind end: keep the stone off the bottom.' };
 
-/** What to say at a station of a unit with such a bore. */
-export const cautionsAt = (station: Station, bore: Family['bore']): readonly string[] => {
+const BY_HAND: { readonly [S in Station]?: readonly string[] } = {
+  prove: ['The spring in a booster’s shell is strong: it is parted in a jig only. Vacuum pulls skin in: keep hands off its openings.'],
+};
+
+/** What to say at a station of a unit of such a family. */
+export const cautionsAt = (station: Station, { bore, proof }: Pick<Family, 'bore' | 'proof'>): readonly string[] => {
+  const byHand = proof === 'by-hand' ? BY_HAND[station] : undefined;
+  if (byHand !== undefined) return byHand;
   const blind = bore === 'blind' ? BLIND_BORE[station] : undefined;
   return [...(CAUTIONS[station] ?? []), ...(blind === undefined ? [] : [blind])];
 };

@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest';
+import { isFastener } from '../close-up/fastening';
 import { FAMILIES } from '../family/families';
 import { afterWrongPin, isLocked } from '../people/lock-out';
 import { DOINGS, may, ROLES } from '../people/role';
@@ -65,6 +66,7 @@ describe('why not', () => {
       piece: p.fate === 'refitted' ? ('same' as const) : ('new' as const),
       faces: p.kind !== 'cup' ? null : p.slotId === 'floating-rear' ? ('open' as const) : ('blind' as const),
     },
+    fastened: isFastener(p.kind) ? { how: 'torque' as const, nm: 9, hand: 'right' as const, source: 'manual' } : null,
   }));
 
   test('strip: every part recorded, with a fate, no rubber kept', () => {
@@ -79,11 +81,39 @@ describe('why not', () => {
     const turned = closed.map((p) =>
       p.slotId === 'rear-primary' ? { ...p, goesIn: { piece: 'new' as const, faces: 'open' as const } } : p,
     );
-    expect(why('close-up', { tray: turned })).toEqual(['facing-wrong']);
+    expect(why('close-up', { tray: turned })).toEqual(['wrong-side']);
     const oldCup = closed.map((p) =>
       p.slotId === 'secondary' ? { ...p, goesIn: { piece: 'same' as const, faces: 'blind' as const } } : p,
     );
     expect(why('close-up', { tray: oldCup })).toEqual(['not-new']);
+  });
+
+  test('close up: every screw tight, a reason for what is usually replaced, stroked by hand, nothing that ruins rubber, nothing curing', () => {
+    expect(why('close-up', { tray: closed.map((p) => ({ ...p, fastened: null })) })).toEqual(['not-tightened']);
+    const oldBoot = (note: string) =>
+      closed.map((p) =>
+        p.kind === 'boot' ? { ...p, fate: 'refitted' as const, note, goesIn: { piece: 'same' as const, faces: null } } : p,
+      );
+    expect([why('close-up', { tray: oldBoot('') }), why('close-up', { tray: oldBoot('grips, no split') })]).toEqual([['no-reason'], []]);
+    expect(why('close-up', { tray: closed, stroked: null })).toEqual(['not-stroked']);
+    expect(why('close-up', { tray: closed, stroked: 'sticks' })).toEqual(['sticks']);
+    const contacts = [
+      { code: 'fluid-unknown' },
+      { code: 'was-unknown', fluid: 'dot-4' },
+      { code: 'used', methods: ['soak-penetrant'], rinsed: false },
+    ] as const;
+    expect(why('close-up', { tray: closed, contacts })).toEqual(['touch']);
+    expect(why('close-up', { tray: closed, curing: ['paint-air', 'thread-locker'] })).toEqual(['curing']);
+    expect(why('prove', { proof: 'pass', curing: ['thread-locker'] })).toEqual(['curing']);
+  });
+
+  test('set: a gap, and a right one; a booster: everything tried, nothing gone wrong', () => {
+    const gaps = (['binding', 'too-tight', 'too-loose', 'measure-again', 'ok', null] as const).map((gap) => why('set', { gap }));
+    expect(gaps).toEqual([['gap'], ['gap'], ['gap'], ['gap'], [], ['no-gap']]);
+    const booster = { family: FAMILIES.booster, tray: [] };
+    expect(why('prove', { ...booster, tried: { missing: ['the check valve'], bad: ['It leaks.'] } })).toEqual(['untried', 'tried-bad']);
+    expect(why('prove', booster)).toEqual([]);
+    expect(why('close-up', { ...booster, stroked: null })).toEqual([]);
   });
 
   test('what the customer was asked about waits for a yes; a sleeve is always asked about', () => {

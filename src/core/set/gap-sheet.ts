@@ -1,3 +1,4 @@
+import { numbersIn, queryOf } from '../sums/sheet';
 import type { SetupInput } from './setup';
 
 /** What is entered on the pushrod worksheet, mm unless its name says otherwise; the same names stand in its address. */
@@ -76,18 +77,10 @@ export const impossibleReadings = ({ standOff, socket, edge, reading, spacer = 0
 };
 
 /** The sheet as an address carries it. */
-export const gapQuery = (s: GapSheet): string =>
-  new URLSearchParams([
-    ...GAP_FIELDS.flatMap((f) => (s[f] === undefined ? [] : [[f, String(s[f])] as [string, string]])),
-    ...(s.oneLeftHanded === true ? [['oneLeftHanded', '1'] as [string, string]] : []),
-  ]).toString();
+export const gapQuery = ({ oneLeftHanded, ...figures }: GapSheet): string =>
+  queryOf({ ...figures, ...(oneLeftHanded === true ? { oneLeftHanded: 1 } : {}) }, [...GAP_FIELDS, 'oneLeftHanded']);
 
 export const gapSheetOf = (query: Readonly<Record<string, string | undefined>>): GapSheet => ({
-  ...Object.fromEntries(
-    GAP_FIELDS.flatMap((f) => {
-      const value = Number(query[f]);
-      return query[f] === undefined || query[f] === '' || !Number.isFinite(value) || Math.abs(value) > 5000 ? [] : [[f, value]];
-    }),
-  ),
+  ...numbersIn(query, GAP_FIELDS),
   ...(query.oneLeftHanded === '1' ? { oneLeftHanded: true } : {}),
 });

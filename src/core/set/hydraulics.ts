@@ -29,7 +29,7 @@ export type HydraulicsRow = {
 
 /** Brake fluid, and air at the pressure of the room. @source design, chapter 8 */
 const BULK_MPA = 1500;
-const ATMOSPHERE_MPA = 0.1013;
+export const ATMOSPHERE_MPA = 0.1013;
 
 /**
  * What a change of the master's bore does at the pedal and at the cylinders: the base first, then each option in order.
@@ -56,10 +56,10 @@ const rowFor = (i: HydraulicsInput, masterDiaMm: number): HydraulicsRow => {
 };
 
 /** Fluid that the master must move until there is such a pressure, ml. */
-const volumeAt = (i: HydraulicsInput, pMPa: number): number =>
+export const volumeAt = (i: HydraulicsInput, pMPa: number): number =>
   i.cylinders.reduce((sum, c) => sum + (areaOf(c.diaMm) * c.travelMm * c.count) / 1000, 0) +
   ((i.hoseMlPerMPa ?? 0) + (i.systemVolumeMl ?? 0) / (i.bulkModulusMPa ?? BULK_MPA)) * pMPa +
   ((i.airMl ?? 0) * pMPa) / (pMPa + ATMOSPHERE_MPA);
 
 /** mm² */
-const areaOf = (diaMm: number): number => (Math.PI * diaMm * diaMm) / 4;
+export const areaOf = (diaMm: number): number => (Math.PI * diaMm * diaMm) / 4;

@@ -42,7 +42,7 @@ export type Setup = {
 export type GapRules = Pick<Rules, 'windowMinMm' | 'windowMaxMm' | 'gapTargetMm'>;
 
 /** Warmest that an engine bay makes a master; a gap that would close above this stays open. @source design, chapter 7 */
-const WARMEST_C = 200;
+export const WARMEST_C = 200;
 const ROOM_C = 20;
 
 /** The window and the aim in force: the request's own go before the rules; without an aim, the middle. */
@@ -98,9 +98,15 @@ export const gapVerdict = (gapMm: number, u: number, [low, high]: readonly [numb
   return atMost(low, gapMm - u) && atMost(gapMm + u, high) ? 'ok' : 'measure-again';
 };
 
+export type Thermal = NonNullable<SetupInput['thermal']>;
+/** The gap at a temperature, mm, when it was measured at 20 °C. @param tempC °C */
+export const gapWarm = (gapMm: number, t: Thermal, tempC: number): number => gapMm - shrinksPerK(t) * (tempC - ROOM_C);
+/** What the gap loses with every kelvin, mm; below nought: it opens. */
+const shrinksPerK = (t: Thermal): number => (t.rodAlphaPerK - t.bodyAlphaPerK) * t.rodLengthMm;
+
 /** Temperature at which the rod has grown through the gap, °C; null where it never does, or not below the warmest it gets. */
-const closesAt = (gapMm: number, t: NonNullable<SetupInput['thermal']>): number | null => {
-  const perK = (t.rodAlphaPerK - t.bodyAlphaPerK) * t.rodLengthMm;
+const closesAt = (gapMm: number, t: Thermal): number | null => {
+  const perK = shrinksPerK(t);
   if (!(perK > 0) || atMost(gapMm, 0)) return null;
   const at = ROOM_C + gapMm / perK;
   return atMost(at, WARMEST_C) ? at : null;

@@ -1,22 +1,13 @@
-import { toRinse } from '@/core/clean/treatment';
-import { cureObjections, FINISHES, type FinishName, finishObjections, openingsOf, softInBody } from '@/core/finish/finish';
+import { cureObjections, FINISHES, type FinishName, finishObjections } from '@/core/finish/finish';
 import { ok, type Result } from '@/core/result';
 import { benchOf } from '@/core/unit/bench-record';
-import { trayWayOf } from '@/core/unit/facts-of';
-import type { UnitRecord } from '@/core/unit/unit-record';
+import { finishBody } from '@/core/unit/finish-body';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
 import type { Db } from '../connection';
 import { put } from '../event-payload';
 import { benchEdit } from './bench';
 import { finishWaitId } from './finish-wait';
 import { endOfWait } from './waits';
-
-/** The body as a finish meets it now. */
-export const finishBody = (r: UnitRecord) => ({
-  soft: softInBody(r.tray, trayWayOf(r)),
-  unrinsed: toRinse(r.treatments),
-  openings: openingsOf(r.family, r.unit.geometry).length,
-});
 
 export type NewFinish = { readonly finish: FinishName; readonly minutes: number; readonly plugs: number; readonly note: string };
 

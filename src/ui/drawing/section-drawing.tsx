@@ -7,7 +7,6 @@ import { type SectionPart, sectionOf } from '@/core/family/section';
 import type { Outline } from '@/core/family/shape/outline';
 import { sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
-import type { PartState } from '@/core/strip/part-state';
 import type { DrawnPart } from '@/core/unit/drawn-parts';
 import { SignShape } from './verdict-sign';
 
@@ -38,7 +37,7 @@ export type SectionProps = {
 };
 
 const INK = 'var(--ink)';
-const STATE_WORDS: { readonly [S in PartState]: string } = { in: '', out: ', out', absent: ', absent' };
+const STATE_WORDS: { readonly [S in DrawnPart['state']]: string } = { in: '', out: ', out', absent: ', absent', next: ', next' };
 
 /** The unit cut along its axis, true to scale, with its lanes below and its marks on the bore. Parts that are out are ghosts, those that never were are crossed out. */
 export function SectionDrawing({
@@ -175,7 +174,7 @@ function Part({
 }: {
   readonly part: SectionPart;
   readonly number: number;
-  readonly state: PartState;
+  readonly state: DrawnPart['state'];
   readonly opacity: number;
   readonly view: SectionProps['view'];
   readonly trayHref: string | null;
@@ -183,7 +182,7 @@ function Part({
   readonly fontMm: number;
 }) {
   const [dx, dy] = view === 'apart' ? part.apart : [0, 0];
-  const fill = state === 'in' || view === 'apart' ? FILLS[PART_KINDS[part.kind].stuff] : 'none';
+  const fill = state === 'next' ? 'var(--act)' : state === 'in' || view === 'apart' ? FILLS[PART_KINDS[part.kind].stuff] : 'none';
   const { x0: left, x1: right, y0: upper, y1: lower } = part.extent;
   const label = `${part.name}${STATE_WORDS[state]}`;
   // Numbers stand above a part; beside what sits in the wall, where something else may be above.
@@ -194,9 +193,9 @@ function Part({
     style: { transform: `translate(${dx}px, ${dy}px)` },
     fill,
     opacity,
-    stroke: state === 'in' || view === 'apart' ? INK : 'var(--line)',
+    stroke: state === 'next' ? 'var(--act)' : state === 'in' || view === 'apart' ? INK : 'var(--line)',
     strokeWidth: 0.3,
-    strokeDasharray: state === 'in' ? undefined : state === 'out' ? '1.2 1' : '0.5 0.9',
+    strokeDasharray: state === 'in' || state === 'next' ? undefined : state === 'out' ? '1.2 1' : '0.5 0.9',
   };
   const drawn = (
     <>

@@ -1,9 +1,17 @@
 'use client';
 
 import { useId, useState } from 'react';
-import { parseAngle, parseDepth, parseLength, parsePressure, type QuantityError, sayQuantityError } from '@/core/quantity/parse';
+import {
+  parseAngle,
+  parseDepth,
+  parseForce,
+  parseLength,
+  parsePressure,
+  type QuantityError,
+  sayQuantityError,
+} from '@/core/quantity/parse';
 import { pressureIn, sayDia, sayLength } from '@/core/quantity/say';
-import type { Units } from '@/core/quantity/units';
+import { N_PER_LBF, type Units } from '@/core/quantity/units';
 import type { Result } from '@/core/result';
 
 /** How a kind of quantity is read and shown; its values are in the stored unit. */
@@ -45,6 +53,18 @@ export const PressureField = ({ units, ...rest }: FieldProps & { readonly units:
       parse: (text) => parsePressure(text, units.pressure),
       show: (bar) => pressureIn(bar, units).toFixed(0),
       unit: units.pressure,
+    }}
+  />
+);
+
+/** A force in N that takes N or pounds. */
+export const ForceField = ({ units, ...rest }: FieldProps & { readonly units: Units }) => (
+  <QuantityField
+    {...rest}
+    quantity={{
+      parse: (text) => parseForce(text, units.force),
+      show: (n) => String(Number((units.force === 'N' ? n : n / N_PER_LBF).toFixed(1))),
+      unit: units.force,
     }}
   />
 );

@@ -2,7 +2,7 @@ import type { Units } from '@/core/quantity/units';
 import type { GapSheet } from '@/core/set/gap-sheet';
 import { sayFine } from '@/core/set/say-gap';
 
-const [WIDTH, HEIGHT, AXIS] = [760, 284, 136];
+const [WIDTH, HEIGHT, AXIS] = [760, 292, 136];
 
 /** Booster, rod, straight edge, spacer and master along the axis, to scale along it; each reading beside the length it fills. What is not entered is drawn as usual, without a figure. */
 export function GapDrawing({
@@ -70,14 +70,14 @@ export function GapDrawing({
         )}
       </g>
       <path d={`M0 ${AXIS}H${WIDTH}`} stroke="var(--ink2)" strokeDasharray="12 3 2 3" />
-      <path d={`M${x(0)} 240V46h${edge * perMm}V240`} fill="none" stroke="var(--act)" strokeDasharray="5 4" />
+      <path d={`M${x(0)} 250V46h${edge * perMm}V250`} fill="none" stroke="var(--act)" strokeDasharray="5 4" />
       <text x={x(edge) - 4} y="42" textAnchor="end" fontSize="12" fill="var(--act)">
         straight edge
       </text>
-      {dim(0, edge, 252, words(sheet.edge, 'edge'))}
-      {dim(tip, edge, 276, words(sheet.reading, 'reading'))}
+      {dim(0, edge, 262, words(sheet.edge, 'edge'))}
+      {dim(tip, edge, 286, words(sheet.reading, 'reading'))}
       {dim(rim, spacer, 26, words(sheet.standOff, 'rim'))}
-      {dim(rim, bottom, 230, words(sheet.socket, 'socket'))}
+      {dim(rim, bottom, 238, words(sheet.socket, 'socket'))}
       {gapMm !== undefined && (
         <text x={x(Math.max(tip, bottom)) + 10} y={AXIS + 6} fontSize="17" fontWeight="700" fill={open ? 'var(--ink)' : 'var(--red)'}>
           gap {sayFine(gapMm, units)}

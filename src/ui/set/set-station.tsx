@@ -1,30 +1,106 @@
 'use client';
 
-import { type ComponentProps, useState } from 'react';
+import { useState } from 'react';
+import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
+import { type GapWay, gapRecordOf, sayGapRecord } from '@/core/set/gap-record';
+import type { GapSheet } from '@/core/set/gap-sheet';
 import type { GapRules } from '@/core/set/setup';
-import { Confirm } from '../stations/confirm';
+import type { BenchOf } from '@/core/unit/bench-record';
+import { Choices } from '../field/choices';
+import { SaveNote } from '../save/save-note';
+import { useSave } from '../save/use-save';
+import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { GapFields, PLAY } from './gap-fields';
 import { GapWorksheet } from './gap-worksheet';
 
-/** Set: the pushrod's gap worked out, and signed off with it in the note. */
+/** Set: the pushrod's gap worked out and saved to the unit, as often as it takes to be right. */
 export function SetStation({
+  target,
+  gaps,
   rules,
   units,
-  ...confirm
-}: Omit<ComponentProps<typeof Confirm>, 'suggested'> & { readonly rules: GapRules; readonly units: Units }) {
-  const [suggested, setSuggested] = useState('');
+  saveGap,
+  open,
+  now,
+}: {
+  readonly target: UnitTarget;
+  /** What was saved before, oldest first. */
+  readonly gaps: readonly BenchOf<'gap'>[];
+  readonly rules: GapRules;
+  readonly units: Units;
+  readonly saveGap: SaveAction;
+  readonly open: boolean;
+  readonly now: number;
+}) {
+  const last = gaps.at(-1);
+  const { save, saving, acceptTheirs } = useSave(saveGap, target);
+  const [way, setWay] = useState<GapWay>(last?.way ?? 'depths');
+  const keep = (sheet: GapSheet) =>
+    open && (
+      <button type="button" className="btn" disabled={saving.kind === 'saving'} onClick={() => void save({ way, sheet })}>
+        Save to the unit
+      </button>
+    );
   return (
-    <div className="grid gap-6">
-      <GapWorksheet start={{}} rules={rules} units={units}>
-        {(text) =>
-          confirm.open && (
-            <button type="button" className="btn" onClick={() => setSuggested(text.replaceAll('\n', '; ').slice(0, 1000))}>
-              Take it into the note
-            </button>
-          )
-        }
-      </GapWorksheet>
-      <Confirm {...confirm} suggested={suggested} />
+    <div className="grid gap-4">
+      {gaps.length > 0 && (
+        <ul className="border border-line bg-sheet">
+          {[...gaps].reverse().map((g) => (
+            <li key={g.id} className="border-b border-hair px-3 py-1.5 last:border-b-0" title={sayFullDate(g.at)}>
+              {sayGapRecord(g, units)}. <span className="text-ink2">{sayWhen(g.at, now)}</span>
+            </li>
+          ))}
+        </ul>
+      )}
+      <Choices
+        label="How the gap is had"
+        value={way}
+        onPick={setWay}
+        options={[
+          { value: 'depths', text: 'Booster: four depths' },
+          { value: 'rod-play', text: 'No booster: at the rod' },
+        ]}
+      />
+      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      {way === 'depths' ? (
+        <GapWorksheet start={last?.way === 'depths' ? last.sheet : {}} rules={rules} units={units}>
+          {keep}
+        </GapWorksheet>
+      ) : (
+        <RodPlay start={last?.way === 'rod-play' ? last.sheet : {}} rules={rules} units={units} keep={keep} />
+      )}
+    </div>
+  );
+}
+
+/** Where no booster is between, the rod's own play is the gap: read with a dial or a feeler while the piston rests on its stop. */
+function RodPlay({
+  start,
+  rules,
+  units,
+  keep,
+}: {
+  readonly start: GapSheet;
+  readonly rules: GapRules;
+  readonly units: Units;
+  readonly keep: (sheet: GapSheet) => React.ReactNode;
+}) {
+  const [sheet, setSheet] = useState(start);
+  const record = gapRecordOf('rod-play', sheet, rules);
+  return (
+    <div className="grid gap-3">
+      <p className="max-w-2xl">
+        Let the piston come back onto its stop. Set a dial to the rod, or a feeler to its tip, and read how far the rod moves before the
+        piston does. At the pedal it shows times the ratio of the pedal.
+      </p>
+      <GapFields fields={PLAY} sheet={sheet} units={units} say={(f, v) => setSheet((s) => ({ ...s, [f]: v ?? undefined }))} />
+      {record !== undefined && (
+        <p className={`text-lg font-bold ${record.verdict === 'ok' ? '' : 'text-red'}`} aria-live="polite" data-testid="gap">
+          {sayGapRecord(record, units)}
+        </p>
+      )}
+      {record !== undefined && <div>{keep(sheet)}</div>}
     </div>
   );
 }

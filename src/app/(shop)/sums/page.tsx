@@ -5,6 +5,11 @@ export const metadata: Metadata = { title: 'Sums' };
 
 const SUMS = [
   ['/sums/gap', 'Pushrod gap', 'Four depths, the gap they leave, and what to turn.'],
+  ['/sums/hydraulics', 'What another bore does', 'Pressure, travel, reserve and force for each bore; a tandem with one circuit lost.'],
+  ['/sums/clutch', 'Clutch release', 'From the pedal’s travel to the bearing’s, with what gap, hose and air take.'],
+  ['/sums/fluids', 'What touches what', 'Fluid, rubber and lubricant; one fluid after another; the swell test.'],
+  ['/sums/hole', 'Clevis hole and pin', 'Play and ovality, and the pedal that they cost.'],
+  ['/sums/vacuum', 'Vacuum hold', 'A booster’s vacuum over time, read or from a gauge’s log.'],
   ['/kits/identify', 'What is this unit?', 'What can be measured, the fitments it may be, and what to measure next; threads and seats.'],
 ] as const;
 

@@ -108,7 +108,7 @@ export const stationPage = (station: Station, work: (at: AtStation) => ReactNode
           person={person}
           people={people.map(({ id, name }) => ({ id, name }))}
           inShop={inShop}
-          cautions={cautionsAt(station, record.family.bore)}
+          cautions={cautionsAt(station, record.family)}
           notes={stationNotes(record, station)}
           timers={record.timers}
           photos={newestPhotos(record)}
@@ -130,7 +130,7 @@ export const stationPage = (station: Station, work: (at: AtStation) => ReactNode
           unit={unit}
           job={record.job}
           family={record.family}
-          parts={drawnParts(record)}
+          parts={drawnParts(record, station === 'close-up' && stop?.state === 'now')}
           lanes={unit.geometry?.seals.map((s) => laneOf(s, rules.laneMarginMm)) ?? []}
           marks={judgedMarks(record)}
           stopAtMm={

@@ -1,10 +1,12 @@
 import { theDb } from '@/db/connection';
 import { lastRunOf } from '@/db/stations/prove';
+import { Booster } from '@/ui/pedal-end/booster';
 import { Prove } from '@/ui/stations/prove';
+import { StationFrame } from '@/ui/unit/station-frame';
+import { noteAtBenchAction, saveVacuumAction } from '../../../../actions/close-up';
 import { abortRunAction, startRunAction } from '../../../../actions/prove';
-import { Confirmed } from '../_station/confirmed';
 import { NotNow } from '../_station/not-now';
-import { SignOff } from '../_station/sign-off';
+import { SignOff, SignOffAside } from '../_station/sign-off';
 import { stationPage, titled } from '../_station/station-page';
 
 export const generateMetadata = titled('prove');
@@ -13,17 +15,17 @@ export default stationPage('prove', async (at) => {
   const { unit, family, runs } = at.record;
   if (family.proof === 'by-hand')
     return (
-      <Confirmed
-        at={at}
-        title="PROVE · by hand"
-        points={[
-          'Vacuum drawn and held for a minute with the rod at rest: no fall.',
-          'Held again with the rod pressed: no fall, and it returns by itself.',
-          'Check valve holds one way and passes the other.',
-        ]}
-        noteLabel="What was read, and with what"
-        text="Proved by hand"
-      />
+      <StationFrame title="PROVE · by hand" ledger={at.ledger} aside={<SignOffAside at={at} text="Proved by hand" />}>
+        <Booster
+          target={at.target}
+          bench={at.record.bench}
+          rules={{ vacuumDropKPa: at.rules.vacuumDropKPa }}
+          units={at.units}
+          note={noteAtBenchAction}
+          saveVacuum={saveVacuumAction}
+          open={at.atWork}
+        />
+      </StationFrame>
     );
   return (
     <Prove

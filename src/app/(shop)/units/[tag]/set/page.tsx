@@ -1,32 +1,45 @@
+import { benchOf } from '@/core/unit/bench-record';
 import { SetStation } from '@/ui/set/set-station';
+import { Go } from '@/ui/shell/go';
 import { StationFrame } from '@/ui/unit/station-frame';
-import { signOffAction } from '../../../../actions/unit';
-import { NotNow } from '../_station/not-now';
+import { saveGapAction } from '../../../../actions/close-up';
+import { Finishes } from '../_station/finish-fold';
+import { SignOffAside } from '../_station/sign-off';
 import { stationPage, titled } from '../_station/station-page';
 
 export const generateMetadata = titled('set');
 
-const POINTS = [
-  'Pushrod length as the old unit’s, or as the manual gives it.',
-  'There is a gap: the piston comes back to its stop by itself.',
-];
-
 export default stationPage('set', (at) => {
   const { windowMinMm, windowMaxMm, gapTargetMm } = at.rules;
+  const { geometry } = at.record.unit;
   return (
-    <StationFrame title="SET · pushrod gap" ledger={at.ledger} aside={<NotNow stop={at.stop} />}>
+    <StationFrame
+      title="SET · pushrod gap"
+      ledger={
+        <>
+          <Finishes at={at} />
+          {at.ledger}
+        </>
+      }
+      aside={
+        <>
+          <SignOffAside at={at} text="Gap set" />
+          {geometry !== null && (
+            <Go className="btn-quiet mb-4 w-fit" href={`/sums/hydraulics?bore=${geometry.nominalMm}`}>
+              What another bore would do
+            </Go>
+          )}
+        </>
+      }
+    >
       <SetStation
+        target={at.target}
+        gaps={benchOf(at.record.bench, 'gap')}
         rules={{ windowMinMm, windowMaxMm, gapTargetMm }}
         units={at.units}
-        target={at.target}
-        station={at.station}
-        points={POINTS}
-        noteLabel="Gap as measured, and how"
-        text="Set"
-        unmet={[]}
-        role={at.person.role}
+        saveGap={saveGapAction}
         open={at.atWork}
-        signOff={signOffAction}
+        now={at.now}
       />
     </StationFrame>
   );

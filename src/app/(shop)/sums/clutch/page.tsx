@@ -1,0 +1,13 @@
+import type { Metadata } from 'next';
+import { CLUTCH_FIELDS } from '@/core/sums/clutch-sheet';
+import { numbersIn } from '@/core/sums/sheet';
+import { Clutch } from '@/ui/sums/clutch';
+import { SumPage, type SumSearch } from '../_sum/sum-page';
+
+export const metadata: Metadata = { title: 'Clutch release' };
+
+export default ({ searchParams }: SumSearch) => (
+  <SumPage title="Clutch release" searchParams={searchParams}>
+    {(query, units) => <Clutch start={numbersIn(query, CLUTCH_FIELDS)} units={units} />}
+  </SumPage>
+);

@@ -1,0 +1,18 @@
+import type { Metadata } from 'next';
+import { HOLE_FIELDS } from '@/core/sums/pedal-sheets';
+import { numbersIn } from '@/core/sums/sheet';
+import { theDb } from '@/db/connection';
+import { rulesInForce } from '@/db/rules';
+import { Hole } from '@/ui/sums/hole';
+import { SumPage, type SumSearch } from '../_sum/sum-page';
+
+export const metadata: Metadata = { title: 'Clevis hole and pin' };
+
+export default ({ searchParams }: SumSearch) => (
+  <SumPage title="Clevis hole and pin" searchParams={searchParams}>
+    {async (query, units) => {
+      const { holeWearMm, holeOvalMm } = (await rulesInForce(await theDb())).rules;
+      return <Hole start={numbersIn(query, HOLE_FIELDS)} rules={{ holeWearMm, holeOvalMm }} units={units} />;
+    }}
+  </SumPage>
+);

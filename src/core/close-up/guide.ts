@@ -1,0 +1,78 @@
+import { PART_KINDS } from '../family/part-kind';
+import { NO_TOUCH, type Touch } from '../fluid/contact';
+import { FLUIDS } from '../fluid/fluid';
+import { LUBRICANTS } from '../fluid/lubricant';
+import type { Units } from '../quantity/units';
+import { newestOf } from '../unit/bench-record';
+import type { UnitRecord } from '../unit/unit-record';
+import { isFastener, type Torque } from './fastening';
+import { type Fitting, fittingOf, type Wet } from './fitting';
+import { assemblyOrder } from './order';
+import { edgesOnTheWay, lipLeads, sayPassing } from './passing';
+import { piecesOf, sayPiece, usesOld } from './piece';
+import { mayBeEven, type Side, sideOf } from './side';
+
+/** How one part of this unit goes in: everything that is to be known at its turn. What does not apply is null. */
+export type CloseUpStep = {
+  readonly partId: string;
+  readonly piece: 'same' | 'new';
+  /** Which piece that is: the unit's own, or its place in a bag. */
+  readonly from: string;
+  readonly fitting: Fitting;
+  readonly wetWith: string;
+  /** How its lip gets past the edges on its way. */
+  readonly passing: string | null;
+  readonly side: Side | null;
+  /** It may also be the same at both ends. */
+  readonly even: boolean;
+  readonly fastener: { readonly torque: Torque | null } | null;
+  /** A piece that is usually replaced goes back: why is still to be said. */
+  readonly asksReason: boolean;
+};
+
+/**
+ * The close-up guide of a unit: the order of stripping reversed, each part with its piece, its lubricant, its side, and the way in.
+ * @param torques what manuals gave for the screws of its fitment
+ */
+export const closeUpSteps = (r: UnitRecord, torques: readonly Torque[], units: Units): readonly CloseUpStep[] => {
+  const pieces = piecesOf(r);
+  const touch = newestOf(r.bench, 'touch') ?? NO_TOUCH;
+  const { geometry } = r.unit;
+  return assemblyOrder(r.family, r.tray).map((part) => {
+    const fitting = fittingOf(part, r.family);
+    const side = sideOf(r.family, r.tray, part) ?? null;
+    const lipped = side?.what === 'lip' && geometry !== null && geometry.spans[part.slotId] !== undefined;
+    const passing = lipped ? sayPassing(edgesOnTheWay(r.family, geometry, part.slotId), units) : null;
+    const leads =
+      lipped && lipLeads(r.family, geometry, part, side)
+        ? 'Its lip goes in first: fold it in all round, so that it does not turn over. '
+        : '';
+    return {
+      partId: part.id,
+      piece: usesOld(part) ? ('same' as const) : ('new' as const),
+      from: sayPiece(pieces.get(part.slotId) ?? { kind: 'unlisted' }),
+      fitting,
+      wetWith: sayWet(fitting.wet, touch),
+      passing: passing === null && leads === '' ? null : `${leads}${passing ?? ''}`.trim(),
+      side,
+      even: mayBeEven(part.kind),
+      fastener: isFastener(part.kind) ? { torque: torques.find((t) => t.slotId === part.slotId) ?? null } : null,
+      asksReason: usesOld(part) && PART_KINDS[part.kind].policy === 'last-resort' && part.note === '',
+    };
+  });
+};
+
+const sayWet = (wet: Wet, { fluid, lubricant }: Touch): string => {
+  switch (wet) {
+    case 'fluid-path':
+      return lubricant !== 'fresh-fluid'
+        ? LUBRICANTS[lubricant].label
+        : fluid === null
+          ? 'fresh fluid of this system'
+          : `fresh ${FLUIDS[fluid].label}`;
+    case 'dust-side':
+      return 'a thin film of rubber-safe grease, on the dust side only';
+    case 'dry':
+      return 'clean and dry';
+  }
+};

@@ -1,0 +1,100 @@
+'use client';
+
+import type { CloseUpStep } from '@/core/close-up/guide';
+import { sayDims } from '@/core/kit/say-dims';
+import type { Units } from '@/core/quantity/units';
+import type { TrayPart } from '@/core/strip/tray-door';
+import type { Photo } from '@/core/unit/unit-record';
+import { SidedPart } from '../drawing/sided';
+import { CameraButton } from '../photo/camera-button';
+import { Thumbs } from '../photo/thumbs';
+import { FATE_WORDS } from '../strip/tray';
+import { Scroll } from '../unit/scroll';
+
+const HEADS = ['', 'Part', 'Measured', 'As it came out', 'As it goes in', 'Faces', '', 'Photo'] as const;
+
+/** The tray in two halves: as it came out, and as it goes in. */
+export function InTable({
+  tray,
+  steps,
+  nowId,
+  photos,
+  units,
+  open,
+  pick,
+  photograph,
+}: {
+  readonly tray: readonly TrayPart[];
+  readonly steps: readonly CloseUpStep[];
+  readonly nowId: string | undefined;
+  readonly photos: readonly Photo[];
+  readonly units: Units;
+  readonly open: boolean;
+  readonly pick: (partId: string) => void;
+  readonly photograph: (part: TrayPart, files: readonly File[]) => void;
+}) {
+  return (
+    <Scroll label="Tray">
+      <table className="w-full border-collapse bg-sheet">
+        <thead>
+          <tr>
+            {HEADS.map((h, i) => (
+              <th key={i} scope="col" className={`th ${h === 'As it goes in' ? 'border-l-2 border-l-ink' : ''}`}>
+                {h}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {tray.map((p, i) => {
+            const step = steps.find((s) => s.partId === p.id);
+            const isNow = p.id === nowId;
+            const faces = p.goesIn?.faces ?? null;
+            return (
+              <tr key={p.id} id={`part-${p.slotId}`} className={isNow ? 'bg-tint2' : ''}>
+                <td className="cell text-ink2">{i + 1}</td>
+                <th scope="row" className="cell font-normal">
+                  {isNow ? <b>{p.name}</b> : p.name}
+                  {p.qty > 1 ? ` × ${p.qty}` : ''}
+                </th>
+                <td className="cell text-[13px] text-ink2">{sayDims(p.dims, units)}</td>
+                <td className="cell text-ink2">{p.found === 'absent' ? 'was absent' : [p.condition, p.note].filter(Boolean).join(', ')}</td>
+                <td className="cell border-l-2 border-l-ink">{step?.from ?? notPutBack(p)}</td>
+                <td className="cell">{faces !== null && <SidedPart what={step?.side?.what ?? 'lip'} seen={faces} size={20} />}</td>
+                <td className="cell min-w-16">
+                  {p.goesIn !== null ? (
+                    'in'
+                  ) : isNow ? (
+                    <b className="text-act">now</b>
+                  ) : step === undefined ? (
+                    <span className="text-ink2">–</span>
+                  ) : (
+                    <button
+                      type="button"
+                      disabled={!open}
+                      className="min-h-[44px] w-full text-left text-ink2 enabled:underline"
+                      onClick={() => pick(p.id)}
+                    >
+                      waits
+                    </button>
+                  )}
+                </td>
+                <td className="cell">
+                  <span className="flex gap-1">
+                    <Thumbs photos={photos.filter((x) => x.onKind === 'part' && x.onId === p.id)} among={photos} />
+                    {open && p.goesIn !== null && (
+                      <CameraButton label={`Photo of the ${p.name}, in`} onPick={(files) => photograph(p, files)} />
+                    )}
+                  </span>
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </Scroll>
+  );
+}
+
+const notPutBack = (p: TrayPart): string =>
+  p.found === 'absent' ? 'none on this unit' : p.fate === null ? FATE_WORDS.replaced : 'not put back';

@@ -1,0 +1,103 @@
+'use client';
+
+import { TriangleAlert } from 'lucide-react';
+import { useState } from 'react';
+import type { CloseUpStep } from '@/core/close-up/guide';
+import type { Faces } from '@/core/close-up/stack-check';
+import type { Fastened, TrayPart } from '@/core/strip/tray-door';
+import type { Photo } from '@/core/unit/unit-record';
+import { Thumbs } from '../photo/thumbs';
+import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { ChooseSide } from './choose-side';
+import { Fasten } from './fasten';
+
+/** What is said of the part that goes in. */
+export type PutIn = { readonly faces: Faces | null; readonly fastened?: Fastened; readonly note?: string };
+
+/** The part whose turn it is: which piece, wet with what, how it gets in, which way round, and what is seen when it is home. */
+export function NowPart({
+  target,
+  part,
+  step,
+  photos,
+  noteTorque,
+  busy,
+  put,
+}: {
+  readonly target: UnitTarget;
+  readonly part: TrayPart;
+  readonly step: CloseUpStep;
+  readonly photos: readonly Photo[];
+  readonly noteTorque: SaveAction;
+  readonly busy: boolean;
+  readonly put: (news: PutIn) => void;
+}) {
+  const { fitting, side, fastener } = step;
+  const [reason, setReason] = useState('');
+  const missing = step.asksReason && reason.trim().length < 3;
+  const note = step.asksReason ? { note: reason.trim() } : {};
+  return (
+    <div className="grid gap-3">
+      <div>
+        <h2 className="head">NOW: {part.name.toUpperCase()}</h2>
+        <p>
+          <b>{step.piece === 'new' ? `New: ${step.from}` : 'The same one goes back'}</b>
+          {part.qty > 1 ? ` · ${part.qty} of them` : ''} · {step.wetWith}
+        </p>
+      </div>
+      {step.asksReason && (
+        <label className="label mb-0">
+          It is usually replaced. Why it goes back, and how it was made good
+          <input
+            className="field text-ink"
+            value={reason}
+            placeholder="refaced flat on fine paper"
+            onChange={(e) => setReason(e.target.value)}
+          />
+        </label>
+      )}
+      {side !== null && !missing && (
+        <ChooseSide name={part.name} side={side} even={step.even} busy={busy} onRight={(faces) => put({ faces, ...note })} />
+      )}
+      <div className="grid gap-1">
+        <p>{fitting.todo}</p>
+        {step.passing !== null && <p>{step.passing}</p>}
+        {fitting.tool !== undefined && (
+          <p className="text-[13px]">
+            <span className="text-ink2">tool </span>
+            {fitting.tool}
+          </p>
+        )}
+        {fitting.flies !== undefined && (
+          <p className="flex gap-2 text-[13px]">
+            <TriangleAlert size={16} className="mt-0.5 shrink-0 text-amber" aria-label="Caution" />
+            {fitting.flies}
+          </p>
+        )}
+      </div>
+      {fastener !== null && !missing && (
+        <Fasten
+          target={target}
+          slotId={part.slotId}
+          name={part.name}
+          torque={fastener.torque}
+          noteTorque={noteTorque}
+          busy={busy}
+          home={fitting.home}
+          onDone={(fastened) => put({ faces: null, fastened, ...note })}
+        />
+      )}
+      {side === null && fastener === null && (
+        <button type="button" className="btn w-fit text-left" disabled={busy || missing} onClick={() => put({ faces: null, ...note })}>
+          {fitting.home}
+        </button>
+      )}
+      {photos.length > 0 && (
+        <div>
+          <p className="label">as it came out</p>
+          <Thumbs photos={photos} among={photos} />
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,116 @@
+'use client';
+
+import type { Units } from '@/core/quantity/units';
+import type { GapField, GapSheet } from '@/core/set/gap-sheet';
+import { NumberField } from '../field/number-field';
+import { LengthField } from '../field/quantity-field';
+
+/** A field of the sheet and what a bench calls it. */
+export type Asked = readonly [GapField, string];
+
+export const DEPTHS: readonly Asked[] = [
+  ['standOff', 'Rim stands off the flange'],
+  ['socket', 'Socket, from the rim'],
+  ['edge', 'Straight edge is thick'],
+  ['reading', 'Outer side of it to the tip'],
+  ['spacer', 'Spacer'],
+];
+export const PLAY: readonly Asked[] = [['play', 'Rod moves before the piston does']];
+
+const MORE: readonly (readonly [string, readonly Asked[]])[] = [
+  [
+    'Rod and pedal',
+    [
+      ['pitch', 'Pitch of the rod’s end'],
+      ['ratio', 'Pedal ratio'],
+      ['slack', 'Slack of the linkage'],
+    ],
+  ],
+  [
+    'The old unit',
+    [
+      ['oldStandOff', 'Its rim'],
+      ['oldSocket', 'Its socket'],
+    ],
+  ],
+  [
+    'Another rod',
+    [
+      ['rodOld', 'Old rod, overall'],
+      ['rodNew', 'New rod, overall'],
+    ],
+  ],
+  [
+    'Warmth',
+    [
+      ['rodLength', 'Length of the rod'],
+      ['rodAlpha', 'Rod grows, millionths a K'],
+      ['bodyAlpha', 'Body grows, millionths a K'],
+    ],
+  ],
+  [
+    'How finely it was read (one sigma)',
+    [
+      ['uMaster', 'Each depth of the master'],
+      ['uBooster', 'Each depth at the booster'],
+    ],
+  ],
+  [
+    'Turnbuckle',
+    [
+      ['pitch1', 'Pitch at one end'],
+      ['pitch2', 'Pitch at the other'],
+    ],
+  ],
+];
+/** What is no length: a plain number on the sheet. */
+const PLAIN: readonly GapField[] = ['ratio', 'rodAlpha', 'bodyAlpha'];
+
+type Props = { readonly sheet: GapSheet; readonly units: Units; readonly say: (f: GapField, value: number | null) => void };
+
+export const GapFields = ({ fields, sheet, units, say }: Props & { readonly fields: readonly Asked[] }) => (
+  <div className="flex flex-wrap items-end gap-3">
+    {fields.map(([f, label]) =>
+      PLAIN.includes(f) ? (
+        <NumberField key={f} label={label} value={sheet[f] ?? null} onSay={(v) => say(f, v)} />
+      ) : (
+        <LengthField
+          key={f}
+          label={`${label}, ${units.length}`}
+          className="w-40"
+          fine
+          say="typing"
+          value={sheet[f] ?? null}
+          units={units}
+          onSay={(mm) => say(f, mm)}
+        />
+      ),
+    )}
+  </div>
+);
+
+/** All that may be asked beside the gap itself, by what it answers. */
+export const MoreGapFields = ({ onHand, ...props }: Props & { readonly onHand: (oneLeftHanded: boolean) => void }) => (
+  <details className="border-t border-hair pt-2 print:hidden">
+    <summary className="min-h-9 cursor-pointer font-bold text-act">Turns, pedal, the old unit, another rod, warmth</summary>
+    <div className="mt-2 grid gap-3">
+      {MORE.map(([name, fields]) => (
+        <fieldset key={name}>
+          <legend className="label">{name}</legend>
+          <GapFields {...props} fields={fields} />
+          {name === 'Turnbuckle' && (
+            <label className="inline-flex min-h-[44px] items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-5 accent-act"
+                checked={props.sheet.oneLeftHanded ?? false}
+                onChange={(e) => onHand(e.target.checked)}
+              />
+              one end left-handed
+            </label>
+          )}
+        </fieldset>
+      ))}
+    </div>
+  </details>
+);

@@ -1,0 +1,61 @@
+'use client';
+
+import { useState } from 'react';
+import { holeAnswer, holeProblems, type PinnedHole } from '@/core/pedal-end/hole';
+import type { Units } from '@/core/quantity/units';
+import type { Rules } from '@/core/rules/rule-set';
+import { HOLE_FIELDS } from '@/core/sums/pedal-sheets';
+import { queryOf } from '@/core/sums/sheet';
+import { NumberField } from '../field/number-field';
+import { HoleDrawing } from '../pedal-end/hole-drawing';
+import { HoleFields, wholeHole } from '../pedal-end/hole-fields';
+import { SumButtons } from './sum-buttons';
+import { useAddress } from './use-address';
+
+/** How worn a clevis hole and its pin are, and what that costs at the pedal. It stands in the address. */
+export function Hole({
+  start,
+  rules,
+  units,
+}: {
+  readonly start: Partial<PinnedHole> & { readonly ratio?: number };
+  readonly rules: Pick<Rules, 'holeWearMm' | 'holeOvalMm'>;
+  readonly units: Units;
+}) {
+  const [hole, setHole] = useState<Partial<PinnedHole>>(start);
+  const [ratio, setRatio] = useState<number | null>(start.ratio ?? null);
+  useAddress('/sums/hole', queryOf({ ...hole, ratio }, HOLE_FIELDS));
+  const whole = wholeHole(hole);
+  const problems = whole === undefined ? [] : holeProblems(whole);
+  const answer = whole === undefined || problems.length > 0 ? undefined : holeAnswer(whole, ratio, rules, units);
+  return (
+    <div className="grid gap-4">
+      <HoleDrawing hole={hole} units={units} />
+      <div className="flex flex-wrap items-end gap-3">
+        <HoleFields hole={hole} units={units} onSay={setHole} />
+        <NumberField label="Pedal ratio" value={ratio} onSay={setRatio} />
+      </div>
+      <div aria-live="polite">
+        {problems.map((p) => (
+          <p key={p} className="border-l-4 border-red pl-3">
+            {p}
+          </p>
+        ))}
+        {answer === undefined && problems.length === 0 && (
+          <p className="text-ink2">Measure the hole across its longest and its shortest, and the pin where it is thinnest.</p>
+        )}
+        {answer !== undefined && (
+          <>
+            <p className={`text-2xl font-bold ${answer.verdict === 'good' ? '' : 'text-red'}`}>
+              {answer.verdict === 'good' ? 'Good' : 'Worn'}
+            </p>
+            {answer.reasons.map((r) => (
+              <p key={r}>{r}</p>
+            ))}
+          </>
+        )}
+      </div>
+      {answer !== undefined && <SumButtons text={[`Clevis hole and pin: ${answer.verdict}`, ...answer.reasons].join('\n')} />}
+    </div>
+  );
+}
