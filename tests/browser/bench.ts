@@ -96,3 +96,11 @@ export const ready = async (page: Page): Promise<void> => {
   await page.waitForFunction(() => Object.keys(document.querySelector('header input') ?? {}).some((k) => k.startsWith('__reactProps')));
   await page.evaluate(() => new Promise((resolve) => requestIdleCallback(() => resolve(undefined), { timeout: 500 })));
 };
+
+/** The part whose turn it is at close-up, as its heading says; empty once all are in. What was put in before is stored by then. */
+export const nowIn = async (page: Page): Promise<string> => {
+  await page.waitForFunction(
+    () => document.querySelector('[data-testid="now"][aria-busy="false"]') !== null || document.body.innerText.includes('EVERYTHING IS IN'),
+  );
+  return page.evaluate(() => document.querySelector('[data-testid="now"] h2')?.textContent ?? '');
+};

@@ -22,7 +22,7 @@ test('four depths give the gap, its verdict and what to turn; the sheet stands i
   await hand.fill('Outer side of it to the tip, mm', '13.4');
   await shows(page, 'Too loose 1.50 mm is more than the 0.40 to 1.10 mm allowed: the pedal is lost to it. Lengthen the rod by 0.75 mm.');
   await hand.press('Turns, pedal, the old unit, another rod, warmth');
-  await hand.fill('Pitch of its end, mm', '1.25');
+  await hand.fill('Pitch of the rod’s end, mm', '1.25');
   await shows(page, '0.60 turns (3.6 flats) of its end, anticlockwise as seen from the tip');
   await hand.fill('Outer side of it to the tip, mm', '12.6');
   await page.waitForFunction(() => document.querySelector('[data-testid="gap"]')?.textContent === 'Right');
@@ -41,7 +41,80 @@ test('readings that cannot be are explained, and nothing is worked out from them
   expect(await page.$('[data-testid="gap"]')).toBeNull();
 });
 
-test('the same sheet stands at Set, and says why no gap is never allowed', async () => {
+test('gap to set and change of the rod are two sides of one figure: either gives the other', async () => {
+  await page.goto(`${app.origin}/sums/gap?standOff=4.8&socket=12.9&edge=20&reading=12.6`);
+  await ready(page);
+  const value = async (label: string) => (await hand.field(label)).evaluate((e) => e.value);
+  expect([await value('Gap to set, mm'), await value('Longer by, − shorter, mm')]).toEqual(['0.750', '-0.050']);
+  await hand.fill('Gap to set, mm', '0.9');
+  await page.keyboard.press('Tab');
+  expect(await value('Longer by, − shorter, mm')).toBe('-0.200');
+  await hand.fill('Longer by, − shorter, mm', '-0.3');
+  await page.keyboard.press('Tab');
+  expect(await value('Gap to set, mm')).toBe('1.000');
+  expect(page.url()).toMatch(/target=1$/);
+  await hand.fill('Gap to set, mm', '5');
+  await shows(page, 'The gap to set must lie in the window, 0.4 to 1.1 mm.');
+});
+
+test('the gap over temperature is drawn, and a sheet can be taken along as text', async () => {
+  await page.goto(`${app.origin}/sums/gap?standOff=4.8&socket=12.9&edge=20&reading=12.6&rodLength=200&rodAlpha=23&bodyAlpha=11`);
+  await ready(page);
+  await page.waitForSelector('[aria-label^="Gap against temperature"] path.recharts-line-curve');
+  await shows(page, 'allowed when set');
+  await browser.defaultBrowserContext().overridePermissions(app.origin, ['clipboard-read', 'clipboard-write', 'clipboard-sanitized-write']);
+  await hand.press('Copy as text');
+  expect(await page.evaluate(() => navigator.clipboard.readText())).toMatch(/\(socket 12\.90 − rim 4\.80\) .* = 0\.70/);
+});
+
+test('what another bore does: a row each, a line each, and a circuit lost', async () => {
+  await page.goto(`${app.origin}/sums/hydraulics`);
+  await ready(page);
+  for (const [label, text] of [
+    ['Pedal force, N', '300'],
+    ['Pedal ratio', '5'],
+    ['Master bore, mm', '7/8'],
+    ['Master stroke, in all, mm', '32'],
+  ] as const)
+    await hand.fill(label, text);
+  await hand.fill('Another bore, mm', '13/16');
+  await page.keyboard.press('Enter');
+  await page.waitForFunction(() => document.querySelectorAll('[data-testid="bores"] tbody tr').length === 2);
+  await shows(page, /13\/16 in instead of 7\/8 in: pressure \+16 %, pedal travel \+16 %/);
+  await hand.fill('Tandem: rear chamber’s stroke, mm', '18');
+  await shows(page, /The rear circuit lost: pedal \d+(\.\d)? mm, \d+ % of the force left/);
+  await page.waitForFunction(() => document.querySelectorAll('path.recharts-line-curve').length === 2);
+  await page.reload();
+  await shows(page, '13/16 in instead of 7/8 in');
+});
+
+test('fluids, a clutch, a hole and a vacuum hold say what stops, and why', async () => {
+  await page.goto(`${app.origin}/sums/fluids`);
+  await ready(page);
+  await (await hand.field('Fluid of the system')).select('mineral');
+  await hand.press('EPDM');
+  await shows(page, 'Stop: EPDM swells in mineral brake fluid, and is ruined.');
+  expect(page.url()).toMatch(/fluid=mineral&rubber=epdm$/);
+  await page.goto(`${app.origin}/sums/clutch?master=19.05&slave=22.225&pedal=140&ratio=6&gap=0.7&fork=2&needed=9`);
+  await shows(page, /too little: the clutch drags/);
+  await page.goto(`${app.origin}/sums/hole`);
+  await ready(page);
+  await hand.fill('Hole, longest, mm', '8.6');
+  await hand.fill('Hole, shortest, mm', '8.3');
+  await hand.fill('Pin, mm', '8.9');
+  await shows(page, 'The pin is thicker than its hole: measure both again.');
+  await hand.fill('Pin, mm', '7.9');
+  await shows(page, 'Worn The pin plays 0.70 mm in it, at most 0.25 mm.');
+  await page.goto(`${app.origin}/sums/vacuum`);
+  await ready(page);
+  await hand.press('Paste or import a gauge’s log as CSV (tS with kPa, mbar, bar, inHg or mmHg)');
+  await hand.fill('CSV of readings', 'tS;inHg\n0;-20,0\n30;-14,0');
+  await shows(page, '2 readings; semicolon separated, decimal comma.');
+  await hand.press('Take them');
+  await shows(page, /Leaks It loses 10\.2 kPa in 15 s/);
+});
+
+test('the same sheet stands at Set, says why no gap is never allowed, and keeps it on the unit', async () => {
   const links = await page
     .goto(app.origin)
     .then(() => page.$$eval('a[data-tray]:has(svg[aria-label="Tandem master"])', (all) => all.map((a) => (a as HTMLAnchorElement).href)));

@@ -1,7 +1,7 @@
 import type { Browser, ElementHandle, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { type App, startApp } from './app';
-import { isAt, isDone, shows } from './bench';
+import { isAt, isDone, nowIn, shows } from './bench';
 import { openBrowser, signIn } from './browser';
 
 // A wheel cylinder through the whole route by finger on a tablet, standing and lying; a mark is drawn on the map.
@@ -36,7 +36,9 @@ const tap = async (selector: string): Promise<void> => {
 };
 const tapButton = (text: string): Promise<void> => tap(`::-p-xpath(//button[normalize-space(.)="${text}"])`);
 const type = async (label: string, text: string): Promise<void> => {
-  await tap(`[aria-label="${label}"], ::-p-xpath(//*[@id=//label[normalize-space(.)="${label}"]/@for])`);
+  await tap(
+    `[aria-label="${label}"], ::-p-xpath(//*[@id=//label[normalize-space(.)="${label}"]/@for] | //label[starts-with(normalize-space(.), "${label}")]//input)`,
+  );
   await page.keyboard.type(text);
 };
 const choose = async (label: string, value: string): Promise<void> => {
@@ -85,7 +87,7 @@ test('stripped, with a photo of a part', async () => {
   await type('left piston, ⌀', '22.170');
   await type('right piston, ⌀', '22.170');
   await tap('body');
-  const photo = (await page.$('input[aria-label="Photo of the left boot"]')) as ElementHandle<HTMLInputElement>;
+  const photo = (await page.waitForSelector('input[aria-label="Photo of the left boot"]')) as ElementHandle<HTMLInputElement>;
   await photo.uploadFile('docs/screenshots/rack.png');
   await page.waitForFunction(() => (document.querySelector('#part-left-boot img') as HTMLImageElement | null)?.naturalWidth);
   await shows(page, 'piston 22.170 mm');
@@ -158,13 +160,22 @@ test('polished, its kit set aside, closed up', async () => {
   await tapButton('Kit complete');
   await isDone(page, 'kit');
   await atUnit('close-up');
-  for (let i = 0; i < 9; i++) {
-    const heading = await page.$eval('aside h2', (h) => h.textContent ?? '');
+  await page.select('aside label:has(option[value="mineral"]) select', 'dot-4');
+  await tapButton('Keep');
+  await shows(page, 'meets DOT 4 on EPDM');
+  for (let heading = await nowIn(page); heading !== ''; heading = await nowIn(page)) {
     if (/LEFT CUP$/.test(heading)) await tap('::-p-xpath(//button[contains(., "lip to the right")])');
     else if (/RIGHT CUP$/.test(heading)) await tap('::-p-xpath(//button[contains(., "lip to the left")])');
-    else await tap('::-p-xpath(//button[contains(., "one is in")])');
-    await page.waitForFunction((h: string) => document.querySelector('aside h2')?.textContent !== h, {}, heading);
+    else if (/SCREW$/.test(heading)) {
+      await type('Torque, Nm', '9');
+      await type('Manual and place in it', 'brakes, table 3');
+      await tapButton('Keep this torque');
+      await tap('::-p-xpath(//button[starts-with(normalize-space(.), "Tightened to 9 Nm")])');
+    } else await tap('[data-testid="now"] button.btn');
+    await page.waitForFunction((h: string) => document.querySelector('[data-testid="now"] h2')?.textContent !== h, {}, heading);
   }
+  await tapButton('Free, returns by itself');
+  await shows(page, 'It is free and returns by itself.');
   await tapButton('Closed up');
   await isDone(page, 'close-up');
 });
@@ -204,5 +215,5 @@ test('signed by two and released; a lead can bring it back with a reason', async
   await tapButton('Reopen');
   await shows(page, 'reopened');
   await atUnit('close-up');
-  await shows(page, 'Everything is in.');
+  await shows(page, 'EVERYTHING IS IN');
 });

@@ -107,6 +107,11 @@ describe('every main view, in both themes', () => {
     '/kits/files',
     '/sums',
     '/sums/gap?standOff=4.8&socket=12.9&edge=20&reading=12.5',
+    '/sums/hydraulics?force=300&ratio=5&bore=22.225&stroke=32&rearStroke=18&others=20.6375',
+    '/sums/clutch?master=19.05&slave=22.225&pedal=140&ratio=6&needed=9',
+    '/sums/fluids?fluid=mineral&rubber=epdm&was=dot-4',
+    '/sums/hole?longMm=8.6&shortMm=8.3&pinMm=7.9&ratio=5',
+    '/sums/vacuum?samples=0:67,10:65,20:63',
     '/rig',
     '/book',
     '/rules',
@@ -116,7 +121,7 @@ describe('every main view, in both themes', () => {
     '/rules/causes',
     '/find?q=tug',
   ];
-  const stations = ['strip', 'clean', 'gauge', 'judge', 'hone', 'sleeve', 'kit', 'close-up', 'prove', 'release'];
+  const stations = ['strip', 'clean', 'gauge', 'judge', 'hone', 'sleeve', 'kit', 'close-up', 'set', 'prove', 'release'];
   beforeAll(() => signIn(page, app.origin, 'maren-oreland', '180422'));
 
   test.each([...paths, ...stations])('%s: axe finds nothing serious, nothing sticks out, the browser has no complaint', async (view) => {

@@ -37,7 +37,7 @@ export function NowPart({
   const missing = step.asksReason && reason.trim().length < 3;
   const note = step.asksReason ? { note: reason.trim() } : {};
   return (
-    <div className="grid gap-3">
+    <div className="grid gap-3" data-testid="now" aria-busy={busy}>
       <div>
         <h2 className="head">NOW: {part.name.toUpperCase()}</h2>
         <p>
