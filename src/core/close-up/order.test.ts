@@ -27,14 +27,14 @@ describe('the order of going in', () => {
 
   test('a tandem: front before rear, a seal before the piston that carries it, the stop screw behind its piston, the clip last but the boot', () => {
     const tandem = order(FAMILIES['master-tandem']);
-    const before = (a: string, b: string) => expect([a, b, tandem.indexOf(a) < tandem.indexOf(b)]).toEqual([a, b, true]);
-    before('front-spring', 'front-primary');
-    before('floating-rear', 'floating-piston');
-    before('floating-piston', 'stop-screw');
-    before('stop-screw', 'rear-piston');
-    before('rear-primary', 'protector');
-    before('rear-piston', 'circlip');
-    before('grommets', 'roll-pins');
+    const inOrder = (a: string, b: string) => expect([a, b, tandem.indexOf(a) < tandem.indexOf(b)]).toEqual([a, b, true]);
+    inOrder('front-spring', 'front-primary');
+    inOrder('floating-rear', 'floating-piston');
+    inOrder('floating-piston', 'stop-screw');
+    inOrder('stop-screw', 'rear-piston');
+    inOrder('rear-primary', 'protector');
+    inOrder('rear-piston', 'circlip');
+    inOrder('grommets', 'roll-pins');
     expect(tandem.indexOf('circlip')).toBeLessThan(tandem.indexOf('boot'));
   });
 
