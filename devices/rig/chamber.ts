@@ -1,4 +1,7 @@
-/** A unit's true state as the stand-in rig knows it. Leak is laminar: proportional to pressure. */
+/** Where it leaks, and so how the leak follows pressure: a groove is laminar, a port is an orifice, a lip is pressed shut as pressure rises. */
+export type LeakLaw = 'groove' | 'port' | 'lip';
+
+/** A unit's true state as the stand-in rig knows it. */
 export type Truth = {
   readonly complianceMlPerBar: number;
   readonly airMl: number;
@@ -6,6 +9,14 @@ export type Truth = {
   readonly settleBar: number;
   readonly settleTauS: number;
   readonly leakMlPerMinAt80: number;
+  readonly law?: LeakLaw;
+  /** The compensating port is blocked: pressure stays when the piston is let go. */
+  readonly portBlocked?: boolean;
+  /** A valve that is meant to keep this much pressure; absent: there is none. */
+  readonly residualBar?: number;
+  /** What the body warms by, K a minute, and what it holds, ml: fluid grows more than its body and presses. */
+  readonly warmsKPerMin?: number;
+  readonly volumeMl?: number;
 };
 
 /** A sound unit, freshly closed up. */
@@ -15,6 +26,10 @@ export type Chamber = { readonly mlIn: number; readonly lostMl: number; readonly
 export const EMPTY: Chamber = { mlIn: 0, lostMl: 0, heldS: 0, pBar: 0 };
 
 const ATMOSPHERE_BAR = 1.013;
+/** Glycol fluid grows by about this much more than an iron body, a K. */
+const GROWTH_PER_K = 4.6e-4;
+/** Pressure past which a lip is pressed shut for good, bar. */
+const LIP_SHUT_BAR = 25;
 
 /** Pressure that a volume of fluid makes: ml = C·p + V₀·p/(p + 1.013), by bisection. */
 export const pressureOf = (ml: number, truth: Truth): number => {
@@ -27,12 +42,33 @@ export const pressureOf = (ml: number, truth: Truth): number => {
   return (low + high) / 2;
 };
 
-/** One step of time: fluid pumped in, fluid lost past the seals, and rubber settling while it is held. */
+/** The true leak at a pressure, ml/min; every law gives the stated figure at 80 bar, but a lip's, which gives it at 5. */
+export const leakAt = (truth: Truth, pBar: number): number => {
+  if (pBar <= 0) return 0;
+  switch (truth.law ?? 'groove') {
+    case 'groove':
+      return (truth.leakMlPerMinAt80 * pBar) / 80;
+    case 'port':
+      return truth.leakMlPerMinAt80 * Math.sqrt(pBar / 80);
+    case 'lip':
+      return (truth.leakMlPerMinAt80 * Math.max(0, LIP_SHUT_BAR - pBar)) / (LIP_SHUT_BAR - 5);
+  }
+};
+
+/** One step of time: fluid pumped in, fluid lost past the seals, rubber settling and fluid warming while it is held. */
 export const step = (c: Chamber, truth: Truth, dtS: number, pumpMlPerS: number): Chamber => {
-  const leakMl = ((truth.leakMlPerMinAt80 * c.pBar) / 80 / 60) * dtS;
+  const leakMl = (leakAt(truth, c.pBar) / 60) * dtS;
+  const warmMl = (truth.warmsKPerMin ?? 0) * (truth.volumeMl ?? 0) * GROWTH_PER_K * (dtS / 60);
   const heldS = pumpMlPerS > 0 ? 0 : c.heldS + dtS;
   const settled = (s: number): number => truth.settleBar * (1 - Math.exp(-s / truth.settleTauS)) * truth.complianceMlPerBar;
   const mlIn = c.mlIn + pumpMlPerS * dtS;
-  const lostMl = c.lostMl + leakMl + (heldS > 0 ? settled(heldS) - settled(c.heldS) : 0);
+  const lostMl = c.lostMl + leakMl - warmMl + (heldS > 0 ? settled(heldS) - settled(c.heldS) : 0);
   return { mlIn, lostMl, heldS, pBar: pressureOf(Math.max(0, mlIn - lostMl), truth) };
+};
+
+/** What is left of the pressure a step after the rod was let go: a blocked port or a residual valve keeps some. */
+export const letGo = (c: Chamber, truth: Truth): Chamber => {
+  const floor = truth.portBlocked === true ? c.pBar * 0.995 : (truth.residualBar ?? 0);
+  const share = Math.max(floor, c.pBar * 0.6) / Math.max(c.pBar, 1e-9);
+  return { ...c, pBar: c.pBar * share, mlIn: c.mlIn * share, lostMl: c.lostMl * share };
 };

@@ -7,6 +7,7 @@ import { coverLine } from './cover';
 import { findLine } from './find';
 import { judgeLine } from './judge';
 import { pageLines } from './pages';
+import { proveLines } from './prove';
 import { saveLine } from './saves';
 import { simulateLine } from './simulate';
 
@@ -20,6 +21,7 @@ const lines = [
   await simulateLine(),
   await coverLine(),
   await findLine(),
+  ...proveLines(),
   ...(await pageLines(db)),
   await saveLine(db, databaseUrl()),
 ];

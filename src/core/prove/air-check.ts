@@ -13,7 +13,7 @@ export type AirCheck = {
 };
 
 /** Atmosphere, bar: air of volume V₀ at 0 bar on the gauge gives up V₀·p/(p + 1.013). */
-const ATMOSPHERE_BAR = 1.013;
+export const ATMOSPHERE_BAR = 1.013;
 
 /**
  * Is there air in it? Least squares of the fluid pushed in: ml = C·p + V₀·p/(p + 1.013).

@@ -1,6 +1,6 @@
 import type { Rules } from '../rules/rule-set';
 import { above, atMost } from '../statistics/compare';
-import { fitSettling, type SettlingFit } from './settling-fit';
+import { type FittedTrace, fitSettling, type SettlingFit } from './settling-fit';
 import type { TracePoint } from './trace';
 
 export type HoldInput = {
@@ -24,7 +24,7 @@ export type HoldTest = {
 const Z95 = 1.96;
 /** Longest that a hold is prolonged at once, s. */
 const LONGEST_MORE_S = 900;
-/** 1.96 for the interval, and as much again and a bit so that the longer hold is likely to decide. */
+/** 1.96 for the interval, and 1.28 so that nine of ten longer holds decide. */
 const Z_DECIDE = 3.24;
 
 /**
@@ -35,21 +35,42 @@ const Z_DECIDE = 3.24;
  */
 export function holdTest(input: HoldInput, rules: Pick<Rules, 'limitMlPerMin'>): HoldTest {
   const limitMlPerMin = input.limitMlPerMin ?? rules.limitMlPerMin;
-  const { fit, rmsBar, tauAtUpper } = fitSettling(input.trace);
   const mlPerMin = 60 * input.complianceMlPerBar;
-  const leakMlPerMin = fit.rBarPerS * mlPerMin;
-  const se = fit.rSe * mlPerMin;
-  const leakCi = [leakMlPerMin - Z95 * se, leakMlPerMin + Z95 * se] as const;
+  const fitted = fitSettling(input.trace);
   const spanS = (input.trace.at(-1)?.tS ?? 0) - (input.trace[0]?.tS ?? 0);
+  return judgeHold(fitted, {
+    leakMlPerMin: fitted.fit.rBarPerS * mlPerMin,
+    se: fitted.fit.rSe * mlPerMin,
+    spanS,
+    limitMlPerMin,
+    zDecide: Z_DECIDE,
+  });
+}
+
+/** What a hold measured: the leak with its standard error, ml/min, over so many seconds; and how many errors a longer hold has to bring between leak and limit. */
+type Measured = {
+  readonly leakMlPerMin: number;
+  readonly se: number;
+  readonly spanS: number;
+  readonly limitMlPerMin: number;
+  readonly zDecide: number;
+};
+
+/** A fitted hold against its limit: the leak with its interval, what it is called, and how much longer it would have to be held. */
+export const judgeHold = (
+  { fit, rmsBar, tauAtUpper }: FittedTrace,
+  { leakMlPerMin, se, spanS, limitMlPerMin, zDecide }: Measured,
+): HoldTest => {
+  const leakCi = [leakMlPerMin - Z95 * se, leakMlPerMin + Z95 * se] as const;
   const verdict = decide(leakCi, limitMlPerMin, tauAtUpper);
   const needMoreS =
     verdict.outcome !== 'hold-longer'
       ? null
       : verdict.because === 'undecided'
-        ? moreToDecide(spanS, se, Math.abs(leakMlPerMin - limitMlPerMin))
+        ? moreToDecide(spanS, zDecide * se, Math.abs(leakMlPerMin - limitMlPerMin))
         : Math.min(LONGEST_MORE_S, spanS);
   return { ...verdict, leakMlPerMin, leakCi, needMoreS, fit, rmsBar, rulesUsed: { limitMlPerMin } };
-}
+};
 
 const decide = ([low, high]: readonly [number, number], limit: number, stillSettling: boolean): Pick<HoldTest, 'outcome' | 'because'> => {
   if (above(-0.2 * limit, high)) return { outcome: 'hold-longer', because: 'rising' };
@@ -60,7 +81,7 @@ const decide = ([low, high]: readonly [number, number], limit: number, stillSett
 };
 
 /** The interval narrows as the hold's length to the power 3/2. */
-const moreToDecide = (spanS: number, se: number, apart: number): number => {
-  const more = spanS * (((Z_DECIDE * se) / apart) ** (2 / 3) - 1);
+const moreToDecide = (spanS: number, wide: number, apart: number): number => {
+  const more = spanS * ((wide / apart) ** (2 / 3) - 1);
   return Math.min(LONGEST_MORE_S, Math.max(0, more));
 };

@@ -1,9 +1,10 @@
 import { describe, expect, test } from 'vitest';
 import { seeded } from '../../../demo/random';
 import { simulate } from '../../../demo/rig-trace';
-import { EMPTY, pressureOf, SOUND, step, type Truth } from '../../../devices/rig/chamber';
+import { EMPTY, leakAt, letGo, pressureOf, SOUND, step, type Truth } from '../../../devices/rig/chamber';
 import { STANDARD_RULES } from '../rules/rule-set';
 import { airCheck } from './air-check';
+import { fitLeak, leakRate } from './leak-law';
 import { analyseRun, fillOf, holdOf } from './run-analysis';
 
 describe('the air check', () => {
@@ -64,6 +65,32 @@ describe('the stand-in’s chamber', () => {
   });
 });
 
+describe('what the stand-in’s unit does', () => {
+  test('a lip is pressed shut, a port leaks less than its pressure falls, a groove as it does', () => {
+    const at = (law: 'lip' | 'port' | 'groove', p: number) => leakAt({ ...SOUND, leakMlPerMinAt80: 1, law }, p);
+    expect([at('lip', 5), at('lip', 30), at('port', 20), at('groove', 20), at('groove', 0)]).toEqual([1, 0, 0.5, 0.25, 0]);
+  });
+  test('warming fluid presses: 30 ml by 1 K a minute is nearly half the limit the other way', () => {
+    const warm: Truth = { ...SOUND, airMl: 0, settleBar: 0, leakMlPerMinAt80: 0, warmsKPerMin: 1, volumeMl: 30 };
+    let chamber = { ...EMPTY, mlIn: 2, pBar: 40 };
+    for (let i = 0; i < 600; i++) chamber = step(chamber, warm, 0.1, 0);
+    expect(-chamber.lostMl).toBeCloseTo(0.0138, 3);
+    expect(chamber.pBar).toBeGreaterThan(40.2);
+  });
+  test('let go, the pressure is gone at once; a blocked port and a residual valve keep theirs', () => {
+    const after = (more: Partial<Truth>) => {
+      let chamber = { ...EMPTY, mlIn: 4, pBar: 80 };
+      for (let i = 0; i < 20; i++) chamber = letGo(chamber, { ...SOUND, ...more });
+      return chamber.pBar;
+    };
+    expect([after({}) < 0.01, after({ portBlocked: true }) > 60, Number(after({ residualBar: 0.8 }).toFixed(6))]).toEqual([
+      true,
+      true,
+      0.8,
+    ]);
+  });
+});
+
 describe('a whole run', () => {
   const run = (truth: Partial<Truth>, seed = 5) => analyseRun(simulate({ ...SOUND, ...truth }, seeded(seed)), STANDARD_RULES);
 
@@ -106,5 +133,35 @@ describe('a whole run', () => {
     ] as const;
     expect(fillOf(samples)).toEqual([{ mlIn: 0, pBar: 0 }]);
     expect(holdOf(samples)).toEqual([{ tS: 1, pBar: 80 }]);
+  });
+});
+
+describe('leaks of every law, with every noise', () => {
+  const cases = Array.from({ length: 40 }, (_, i) => ({
+    law: (['groove', 'port'] as const)[i % 2] as 'groove' | 'port',
+    stays: i % 3 === 0 ? 0.5 : 0,
+    leak: (0.25 * i) / 39,
+  }));
+  test('the interval covers the truth about as often as it says, and nothing is called wrongly', () => {
+    let covered = 0;
+    for (const [i, { law, stays, leak }] of cases.entries()) {
+      const truth = { ...SOUND, law, airMl: (i % 5) * 0.5, settleBar: 0.3 + (i % 3), settleTauS: 4 + (i % 4) * 7, leakMlPerMinAt80: leak };
+      const samples = simulate(truth, seeded(100 + i), { noiseBar: 0.005 + (i % 4) * 0.015, stays, stepBar: 0.001 });
+      const held = holdOf(samples);
+      const real = held.reduce((sum, s) => sum + leakAt(truth, s.pBar), 0) / held.length;
+      const analysis = analyseRun(samples, STANDARD_RULES);
+      if (analysis === undefined) throw new Error('a whole run is analysed');
+      if (analysis.leakCi[0] <= real && real <= analysis.leakCi[1]) covered += 1;
+      if (real >= 0.1) expect(analysis.outcome).not.toBe('pass');
+      if (real <= 0.015) expect(analysis.outcome).not.toBe('fail');
+    }
+    // 95 % of 40 are 38; fewer than 35 would be a chance of less than one in a hundred.
+    expect(covered).toBeGreaterThanOrEqual(35);
+  });
+
+  test('a groove’s leak is told from a steady one when there is little noise', () => {
+    const samples = simulate({ ...SOUND, leakMlPerMinAt80: 0.2 }, seeded(4), { noiseBar: 0.002, stays: 0, stepBar: 0.001 });
+    expect(fitLeak(holdOf(samples)).law).toBe('slot');
+    expect(leakRate({ law: 'orifice', atBar: 80 }, 20)).toBeCloseTo(0.5, 12);
   });
 });

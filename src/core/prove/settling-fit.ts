@@ -28,13 +28,14 @@ const SCAN_STEPS = 48;
  * a scan over its whole range, then the zero of the sum of squares' slope in the best bracket. No starting guess can miss the optimum.
  * The standard error of r is the Jacobian's, widened for the lag-1 autocorrelation of the residuals.
  * @param trace at least 5 samples, time rising
+ * @param clock what the leak runs by, s, one for each sample: time, unless the leak follows the pressure
  * @source design, chapter 9; variable projection, Golub & Pereyra 1973
  */
-export function fitSettling(trace: readonly TracePoint[]): FittedTrace {
+export function fitSettling(trace: readonly TracePoint[], clock?: readonly number[]): FittedTrace {
   const start = trace[0]?.tS ?? 0;
-  const t = trace.map((s) => s.tS - start);
+  const t: Times = { settles: trace.map((s) => s.tS - start), leaks: clock ?? trace.map((s) => s.tS - start) };
   const p = trace.map((s) => s.pBar);
-  const longest = (t.at(-1) as number) / 3;
+  const longest = (t.settles.at(-1) as number) / 3;
   const taus = Array.from({ length: SCAN_STEPS + 1 }, (_, i) => SHORTEST_TAU_S * (longest / SHORTEST_TAU_S) ** (i / SCAN_STEPS));
   const scanned = taus.map((tau) => atTau(t, p, tau));
   const at = scanned.reduce((best, s, i) => (s.ssr < (scanned[best] as AtTau).ssr ? i : best), 0);
@@ -44,6 +45,9 @@ export function fitSettling(trace: readonly TracePoint[]): FittedTrace {
   if (!(best.aBar > 1e-9) || !(best.ssr < line.ssr)) return withErrors(t, line, false, true);
   return withErrors(t, best, best.tau === taus[SCAN_STEPS], best.converged);
 }
+
+/** Time that rubber settles by, and what the leak runs by, s. */
+type Times = { readonly settles: readonly number[]; readonly leaks: readonly number[] };
 
 type AtTau = {
   readonly tau: number | null;
@@ -56,13 +60,15 @@ type AtTau = {
 };
 
 /** The best p₀, A ≥ 0 and r for one τ (null: no settling), and the slope of the sum of squares in τ there. */
-const atTau = (t: readonly number[], p: readonly number[], tau: number | null): AtTau => {
+const atTau = (times: Times, p: readonly number[], tau: number | null): AtTau => {
+  const t = times.settles;
   const ones = t.map(() => 1);
+  const leaks = times.leaks.map((s) => -s);
   const settle = tau === null ? [] : t.map((s) => Math.expm1(-s / tau));
-  const solved = leastSquares(tau === null ? [ones, t.map((s) => -s)] : [ones, t.map((s) => -s), settle], p);
+  const solved = leastSquares(tau === null ? [ones, leaks] : [ones, leaks, settle], p);
   const [p0Bar, rBarPerS, a] = solved.coefficients;
   const aBar = a ?? 0;
-  if (tau !== null && aBar < 0) return { ...atTau(t, p, null), tau };
+  if (tau !== null && aBar < 0) return { ...atTau(times, p, null), tau };
   const slope =
     tau === null
       ? 0
@@ -73,7 +79,7 @@ const atTau = (t: readonly number[], p: readonly number[], tau: number | null): 
 
 /** Bisects the slope of the sum of squares to its zero; stays at an end of the range where the sum still falls toward it. */
 const refine = (
-  t: readonly number[],
+  t: Times,
   p: readonly number[],
   lowTau: number,
   highTau: number,
@@ -92,11 +98,12 @@ const refine = (
   return middle.ssr <= scanned.ssr + 1e-12 ? { ...middle, converged: true } : { ...scanned, converged: false };
 };
 
-const withErrors = (t: readonly number[], best: AtTau, tauAtUpper: boolean, converged: boolean): FittedTrace => {
+const withErrors = (times: Times, best: AtTau, tauAtUpper: boolean, converged: boolean): FittedTrace => {
+  const t = times.settles;
   const settles = best.aBar > 0 && best.tau !== null && best.tau > 0;
   const tau = settles ? (best.tau as number) : null;
   const free = tau !== null && !tauAtUpper && tau > SHORTEST_TAU_S;
-  const columns = [t.map((s) => -s), t.map(() => 1)];
+  const columns = [times.leaks.map((s) => -s), t.map(() => 1)];
   if (tau !== null) columns.push(t.map((s) => Math.expm1(-s / tau)));
   if (tau !== null && free) columns.push(t.map((s) => ((best.aBar * s) / tau ** 2) * Math.exp(-s / tau)));
   const variance = best.ssr / (t.length - columns.length);

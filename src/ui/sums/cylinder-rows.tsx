@@ -27,7 +27,7 @@ export function CylinderRows({
 }) {
   const change = (i: number, more: Partial<SheetCylinder>): void => onSay(cylinders.map((c, n) => (n === i ? { ...c, ...more } : c)));
   return (
-    <fieldset className="grid gap-2">
+    <fieldset className="grid min-w-0 gap-2">
       <legend className="label">Cylinders</legend>
       {cylinders.map((c, i) => (
         <div key={i} className="flex flex-wrap items-end gap-2">

@@ -8,6 +8,7 @@ import type { Units } from '@/core/quantity/units';
 import { fluidAsText, fluidQuery } from '@/core/sums/fluid-sheet';
 import { Contacts } from '../close-up/contacts';
 import { TouchForm } from '../close-up/touch-form';
+import { Scroll } from '../unit/scroll';
 import { SumButtons } from './sum-buttons';
 import { useAddress } from './use-address';
 
@@ -17,7 +18,9 @@ export function Fluids({ start, units }: { readonly start: Touch; readonly units
   useAddress('/sums/fluids', fluidQuery(touch));
   return (
     <div className="grid gap-4">
-      <BearsTable touch={touch} />
+      <Scroll label="Fluids against rubbers">
+        <BearsTable touch={touch} />
+      </Scroll>
       <div className="grid gap-6 md:grid-cols-2">
         <TouchForm touch={touch} stated={null} units={units} onSay={setTouch} />
         <div aria-live="polite">
