@@ -40,7 +40,7 @@ test('a fluid that the rubber does not bear stops it, a fluid of another kind ha
 test('a low bake is refused with openings open; the guide comes part by part, a cup the wrong way round is caught', async () => {
   await until(/PRIMARY CUP/);
   const before = await inNow();
-  await shows(page, /NOW: PRIMARY CUP New: K-\d+, piece 1 · fresh DOT 4/);
+  await shows(page, /NOW: PRIMARY CUP New: K-\d+, piece 1 · soaked 10 min in fresh DOT 4/);
   await shows(page, /Past the clip groove at [\d.]+ mm, the feed port at [\d.]+ mm: an edge cuts a lip\./);
   await page.keyboard.press('2');
   await shows(page, 'Stop: the primary cup is the wrong way round. Turn it.');

@@ -1,4 +1,4 @@
-import { PART_KINDS } from '../family/part-kind';
+import { PART_KINDS, type Stuff } from '../family/part-kind';
 import { NO_TOUCH, type Touch } from '../fluid/contact';
 import { FLUIDS } from '../fluid/fluid';
 import { LUBRICANTS } from '../fluid/lubricant';
@@ -52,7 +52,7 @@ export const closeUpSteps = (r: UnitRecord, torques: readonly Torque[], units: U
       piece: usesOld(part) ? ('same' as const) : ('new' as const),
       from: sayPiece(pieces.get(part.slotId) ?? { kind: 'unlisted' }),
       fitting,
-      wetWith: sayWet(fitting.wet, touch),
+      wetWith: sayWet(fitting.wet, PART_KINDS[part.kind].stuff, touch),
       passing: passing === null && leads === '' ? null : `${leads}${passing ?? ''}`.trim(),
       side,
       even: mayBeEven(part.kind),
@@ -62,14 +62,16 @@ export const closeUpSteps = (r: UnitRecord, torques: readonly Torque[], units: U
   });
 };
 
-const sayWet = (wet: Wet, { fluid, lubricant }: Touch): string => {
+/** How long new rubber lies in fluid before it goes in. @source design, domain, school on soaking seals */
+const SOAK_MIN = 10;
+
+const sayWet = (wet: Wet, stuff: Stuff, { fluid, lubricant }: Touch): string => {
   switch (wet) {
-    case 'fluid-path':
-      return lubricant !== 'fresh-fluid'
-        ? LUBRICANTS[lubricant].label
-        : fluid === null
-          ? 'fresh fluid of this system'
-          : `fresh ${FLUIDS[fluid].label}`;
+    case 'fluid-path': {
+      if (lubricant !== 'fresh-fluid') return LUBRICANTS[lubricant].label;
+      const fresh = fluid === null ? 'fresh fluid of this system' : `fresh ${FLUIDS[fluid].label}`;
+      return stuff === 'rubber' ? `soaked ${SOAK_MIN} min in ${fresh}` : fresh;
+    }
     case 'dust-side':
       return 'a thin film of rubber-safe grease, on the dust side only';
     case 'dry':

@@ -43,7 +43,7 @@ export const holdOf = (samples: readonly RigSample[]): readonly TracePoint[] =>
   samples.filter((s) => s.phase === 'hold').map((s) => ({ tS: s.t, pBar: s.p }));
 
 /** Errors that a longer hold is to bring between leak and limit: more than noise alone would need, because the law of the leak shows later than its rate. */
-const Z_DECIDE = 7;
+const Z_DECIDE = 8;
 
 /** Compliance and air from the fill, then the leak from the hold. Undefined while there is too little to say anything. */
 export const analyseRun = (samples: readonly RigSample[], rules: Rules): RunAnalysis | undefined => {

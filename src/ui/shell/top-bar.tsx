@@ -27,7 +27,7 @@ export function TopBar({
   readonly signOut: () => Promise<void>;
 }) {
   return (
-    <header className="top-bar flex min-h-11 flex-wrap items-center gap-x-5 gap-y-1 bg-bar px-4 text-on-bar">
+    <header className="top-bar flex print:hidden min-h-11 flex-wrap items-center gap-x-5 gap-y-1 bg-bar px-4 text-on-bar">
       <a href="#work" className="sr-only focus:not-sr-only">
         Skip the bar
       </a>

@@ -40,6 +40,7 @@ export function Ledger({
   stepsInAll,
   undoable,
   reopenable,
+  sums,
   actions,
   now,
 }: {
@@ -63,6 +64,8 @@ export function Ledger({
   /** What this person may take back. */
   readonly undoable: EventKind | undefined;
   readonly reopenable: readonly Station[];
+  /** Sums that start with this unit's figures: address and name. */
+  readonly sums: readonly (readonly [href: string, name: string])[];
   readonly actions: LedgerActions;
   readonly now: number;
 }) {
@@ -99,6 +102,15 @@ export function Ledger({
           </Go>
         )}
       </section>
+      {sums.length > 0 && (
+        <nav aria-label="Sums for this unit" className="flex flex-wrap gap-x-4 border-t border-hair pt-1">
+          {sums.map(([href, name]) => (
+            <Go key={href} className="inline-flex min-h-[44px] items-center font-bold text-act" href={href}>
+              {name}
+            </Go>
+          ))}
+        </nav>
+      )}
       {may(person.role, 'reopen') && (
         <LeadBox target={target} canReopen={reopenable} inShop={inShop} reopen={actions.reopen} leave={actions.leave} />
       )}

@@ -10,6 +10,7 @@ import { STATION_WORDS, STATIONS, type Station } from '@/core/route/station';
 import { sayWhyNot, whyNotDone } from '@/core/route/why-not';
 import type { Rules } from '@/core/rules/rule-set';
 import type { Schools } from '@/core/rules/schools';
+import { newestOf } from '@/core/unit/bench-record';
 import { drawnParts } from '@/core/unit/drawn-parts';
 import { factsOf, judgedMarks, routeOfUnit, trayWayOf } from '@/core/unit/facts-of';
 import { foldHistory, undoable } from '@/core/unit/history';
@@ -118,6 +119,7 @@ export const stationPage = (station: Station, work: (at: AtStation) => ReactNode
           stepsInAll={steps.length}
           undoable={inShop ? undoable(history, person)?.kind : undefined}
           reopenable={reopenable(record)}
+          sums={sumsFor(record)}
           actions={LEDGER_ACTIONS}
           now={now}
         />
@@ -150,6 +152,17 @@ const stationNotes = (record: UnitRecord, station: Station): readonly string[] =
   record.steps
     .filter((s) => s.station === station && (s.note !== '' || s.override !== null))
     .map((s) => (s.override === null ? s.note : `Overridden: ${s.unmet.join(' ')} Reason: ${s.override}`));
+
+/** Sums that this unit's own figures start. */
+const sumsFor = ({ unit: { geometry }, family, bench }: UnitRecord): readonly (readonly [string, string])[] => {
+  if (geometry === null) return [];
+  const fluid = newestOf(bench, 'touch')?.fluid;
+  return [
+    ...(family.name.startsWith('master') ? [[`/sums/hydraulics?bore=${geometry.nominalMm}`, 'Another bore'] as const] : []),
+    ...(family.name === 'slave' ? [[`/sums/clutch?slave=${geometry.nominalMm}`, 'Clutch release'] as const] : []),
+    [`/sums/fluids${fluid == null ? '' : `?fluid=${fluid}`}`, 'What touches what'],
+  ];
+};
 
 /** Stations that a lead may open again: those signed off, and where a unit that has left was. */
 const reopenable = ({ unit, steps }: UnitRecord): readonly Station[] =>

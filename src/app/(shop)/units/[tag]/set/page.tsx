@@ -1,6 +1,5 @@
 import { benchOf } from '@/core/unit/bench-record';
 import { SetStation } from '@/ui/set/set-station';
-import { Go } from '@/ui/shell/go';
 import { StationFrame } from '@/ui/unit/station-frame';
 import { saveGapAction } from '../../../../actions/close-up';
 import { Finishes } from '../_station/finish-fold';
@@ -11,7 +10,6 @@ export const generateMetadata = titled('set');
 
 export default stationPage('set', (at) => {
   const { windowMinMm, windowMaxMm, gapTargetMm } = at.rules;
-  const { geometry } = at.record.unit;
   return (
     <StationFrame
       title="SET · pushrod gap"
@@ -21,16 +19,7 @@ export default stationPage('set', (at) => {
           {at.ledger}
         </>
       }
-      aside={
-        <>
-          <SignOffAside at={at} text="Gap set" />
-          {geometry !== null && (
-            <Go className="btn-quiet mb-4 w-fit" href={`/sums/hydraulics?bore=${geometry.nominalMm}`}>
-              What another bore would do
-            </Go>
-          )}
-        </>
-      }
+      aside={<SignOffAside at={at} text="Gap set" />}
     >
       <SetStation
         target={at.target}
