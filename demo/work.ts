@@ -105,8 +105,11 @@ export class Work extends WorkApart {
         analysis,
       }),
     );
-    if (analysis?.outcome === 'pass')
-      await must(signOff(this.db, this.next('signed-off', 'prove', undefined, 1), { station: 'prove', note: '', override: null }));
+    if (analysis?.outcome === 'pass') await this.signProved();
+  }
+
+  async signProved(): Promise<void> {
+    await must(signOff(this.db, this.next('signed-off', 'prove', undefined, 1), { station: 'prove', note: '', override: null }));
   }
 
   async sign(): Promise<void> {

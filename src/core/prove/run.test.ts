@@ -78,16 +78,12 @@ describe('what the stand-in’s unit does', () => {
     expect(chamber.pBar).toBeGreaterThan(40.2);
   });
   test('let go, the pressure is gone at once; a blocked port and a residual valve keep theirs', () => {
-    const after = (more: Partial<Truth>) => {
+    const kept = (more: Partial<Truth>) => {
       let chamber = { ...EMPTY, mlIn: 4, pBar: 80 };
       for (let i = 0; i < 20; i++) chamber = letGo(chamber, { ...SOUND, ...more });
       return chamber.pBar;
     };
-    expect([after({}) < 0.01, after({ portBlocked: true }) > 60, Number(after({ residualBar: 0.8 }).toFixed(6))]).toEqual([
-      true,
-      true,
-      0.8,
-    ]);
+    expect([kept({}) < 0.01, kept({ portBlocked: true }) > 60, Number(kept({ residualBar: 0.8 }).toFixed(6))]).toEqual([true, true, 0.8]);
   });
 });
 

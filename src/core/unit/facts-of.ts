@@ -16,7 +16,7 @@ import type { Approved, RouteFacts } from '../route/facts';
 import { routeOf, type Stop, stationNow } from '../route/route';
 import type { TrayWay } from '../strip/part-state';
 import { benchOf, newestOf } from './bench-record';
-import type { Gauging, MarkRecord, SavedVerdict, SetAside, UnitRecord } from './unit-record';
+import type { Gauging, MarkRecord, Run, SavedVerdict, SetAside, UnitRecord } from './unit-record';
 
 /** The readings of the bore as it is now; undefined when it was cut since, or never gauged. */
 export const currentGauging = (r: Pick<UnitRecord, 'unit' | 'gaugings'>): Gauging | undefined =>
@@ -39,8 +39,6 @@ export const factsOf = (r: UnitRecord): RouteFacts => {
   const verdict = currentVerdict(r);
   const closedUp = r.steps.find((s) => s.station === 'close-up');
   const since = (bears: typeof bearsOnGap): number => lastIn(r.tray, bears, closedUp?.at ?? Infinity);
-  const run =
-    closedUp === undefined ? undefined : r.runs.filter((x) => x.state === 'finished' && x.startedAt >= since(bearsOnProof)).at(-1);
   return {
     family: r.family,
     done: r.steps.map((s) => s.station),
@@ -62,9 +60,17 @@ export const factsOf = (r: UnitRecord): RouteFacts => {
     stroked: newestOf(r.bench, 'stroked', since(bearsOnGap))?.returns ?? null,
     gap: newestOf(r.bench, 'gap', since(bearsOnGap))?.verdict ?? null,
     tried: triedByHand(r),
-    proof: run?.outcome ?? null,
+    proof: provingRun(r)?.outcome ?? null,
     signedBy: r.signatures.map((s) => s.personId),
   };
+};
+
+/** The last whole hold of the unit as it is closed up now; undefined when it was never held since what bears on that went in. */
+export const provingRun = (r: Pick<UnitRecord, 'steps' | 'tray' | 'runs'>): Run | undefined => {
+  const closedUp = r.steps.find((s) => s.station === 'close-up');
+  if (closedUp === undefined) return undefined;
+  const since = lastIn(r.tray, bearsOnProof, closedUp.at);
+  return r.runs.findLast((x) => x.state === 'finished' && x.startedAt >= since);
 };
 
 /** What touches the new rubber; nothing where none of a fluid path goes in. */

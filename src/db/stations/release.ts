@@ -1,11 +1,11 @@
 import { createHash } from 'node:crypto';
-import { desc, eq, max } from 'drizzle-orm';
+import { and, desc, eq, gt, max } from 'drizzle-orm';
 import type { Person } from '@/core/people/role';
-import { canonical } from '@/core/release/canonical';
+import { hashedText } from '@/core/release/certificate-file';
 import { type Statement, stateRelease } from '@/core/release/statement';
 import { ok, type Result } from '@/core/result';
 import { whyNotNow } from '@/core/route/route';
-import { factsOf, routeOfUnit } from '@/core/unit/facts-of';
+import { provingRun, routeOfUnit } from '@/core/unit/facts-of';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
 import type { Db, Reader } from '../connection';
 import { put } from '../event-payload';
@@ -43,7 +43,6 @@ export type Certificate = {
 /** Releases a unit: conditions met, certificate numbered and chained to the one before, unit off the rack. */
 export const release = (db: Db, change: Change): Promise<Result<Changed, ChangeError>> =>
   changeUnit(db, change, async (record, at, tx) => {
-    const facts = factsOf(record);
     const done = signOffEdits(record, { ...change, at }, { station: 'release', note: '', override: null });
     if (!done.ok) return done;
     const [last] = await tx
@@ -58,14 +57,12 @@ export const release = (db: Db, change: Change): Promise<Result<Changed, ChangeE
     const [run] = await tx
       .select({ rig: rigRuns.rig, analysis: rigRuns.analysis })
       .from(rigRuns)
-      .where(eq(rigRuns.id, facts.proof === null ? '' : (record.runs.at(-1)?.id ?? '')));
+      .where(eq(rigRuns.id, provingRun(record)?.id ?? ''));
     const names = new Map((await tx.select({ id: people.id, name: people.name }).from(people)).map((p) => [p.id, p.name]));
     const number = (last?.number ?? 0) + 1;
     const statement = stateRelease(record, { number, at, run: run ?? null, nameOf: (id) => names.get(id) ?? id });
     const previousHash = last?.hash ?? '';
-    const hash = createHash('sha256')
-      .update(`${previousHash}\n${canonical(statement)}`)
-      .digest('hex');
+    const hash = createHash('sha256').update(hashedText(previousHash, statement)).digest('hex');
     return ok([
       done.value,
       put('certificates', {
@@ -81,6 +78,21 @@ export const release = (db: Db, change: Change): Promise<Result<Changed, ChangeE
       put('units', { ...record.unit, exit: 'released', exitAt: at }),
     ]);
   });
+
+/** The certificate of a number, if its mark is this one and what is stored still gives it; with the number of what took its place. */
+export async function verifyCertificate(db: Reader, number: number, hash: string) {
+  if (!Number.isInteger(number)) return undefined;
+  const [row] = await db.select().from(certificates).where(eq(certificates.number, number));
+  if (row === undefined || row.hash !== hash) return undefined;
+  if (createHash('sha256').update(hashedText(row.previousHash, row.statement)).digest('hex') !== hash) return undefined;
+  const [later] = await db
+    .select({ number: certificates.number })
+    .from(certificates)
+    .where(and(eq(certificates.unitId, row.unitId), gt(certificates.number, number)))
+    .orderBy(desc(certificates.number))
+    .limit(1);
+  return { statement: row.statement as Statement, supersededBy: later?.number ?? null };
+}
 
 /** The newest certificate of a unit. */
 export async function certificateOf(db: Reader, unitId: string): Promise<Certificate | undefined> {

@@ -26,7 +26,7 @@ export const certificatePdf = (c: Certificate, origin: string) => {
             <Text style={{ color: second }}>{printable([s.complaint, s.identityMarks].filter(Boolean).join(' · '))}</Text>
             <Text>{sayFullDate(s.at)}</Text>
           </View>
-          <QrCode text={`${origin}/units/${s.tag}/release`} size={86} />
+          <QrCode text={`${origin}/verify/${c.number}/${c.hash}`} size={86} />
         </View>
         {s.bore !== null && (
           <View>

@@ -1,6 +1,7 @@
 import { tagOf } from '@/core/unit/unit-record';
 import { theDb } from '@/db/connection';
 import { certificateOf } from '@/db/stations/release';
+import { Go } from '@/ui/shell/go';
 import { Release } from '@/ui/stations/release';
 import { StationFrame } from '@/ui/unit/station-frame';
 import { releaseAction, signAction } from '../../../../actions/release';
@@ -21,7 +22,16 @@ export default stationPage('release', async (at) => {
           <p className="mb-3 text-[12px] break-all text-ink2">{certificate.hash}</p>
           <a className="btn" href={`/api/v1/units/${tagOf(unit)}/certificate.pdf`} target="_blank" rel="noreferrer">
             Open the certificate
+          </a>{' '}
+          <a className="btn-quiet" href={`/api/v1/units/${tagOf(unit)}/certificate.json`} download>
+            As a file
           </a>
+          <Go
+            className="ml-4 inline-flex min-h-[44px] items-center font-bold text-act"
+            href={`/verify/${certificate.number}/${certificate.hash}`}
+          >
+            What its code shows
+          </Go>
         </div>
       )}
       <Release

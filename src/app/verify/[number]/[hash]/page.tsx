@@ -1,0 +1,39 @@
+import type { Metadata } from 'next';
+import { sayFullDate } from '@/core/quantity/say-time';
+import { theDb } from '@/db/connection';
+import { verifyCertificate } from '@/db/stations/release';
+
+export const metadata: Metadata = { title: 'Certificate' };
+
+/** What the code on a certificate leads to: whether the shop stands by it. Open to whoever holds the paper; it tells no more than that does. */
+export default async function VerifyPage({ params }: { readonly params: Promise<{ readonly number: string; readonly hash: string }> }) {
+  const { number, hash } = await params;
+  const answer = await verifyCertificate(await theDb(), Number(number), hash);
+  return (
+    <main className="mx-auto max-w-xl px-4 py-10">
+      <h1 className="mb-3 text-xl font-bold">Certificate {/^\d{1,9}$/.test(number) ? number : ''}</h1>
+      {answer === undefined ? (
+        <p className="border-l-4 border-red pl-3">
+          No certificate of this shop has this number and this mark. Either the paper was altered or copied wrongly, or it is not ours. Ask
+          the shop before anything is fitted.
+        </p>
+      ) : (
+        <div className="grid gap-2">
+          <p className={`border-l-4 pl-3 ${answer.supersededBy === null ? 'border-act' : 'border-amber'}`}>
+            {answer.supersededBy === null
+              ? 'It stands as it was issued.'
+              : `It was issued by this shop, and certificate ${answer.supersededBy} has taken its place: this one no longer counts.`}
+          </p>
+          <p>
+            <b>{answer.statement.tag}</b> · {answer.statement.unit}
+          </p>
+          <p className="text-ink2">
+            {answer.statement.machine} · {sayFullDate(answer.statement.at)}
+          </p>
+          <p className="text-[12px] break-all text-ink2">{hash}</p>
+          <p>Hold the paper against this: tag, unit, machine and date must be the same.</p>
+        </div>
+      )}
+    </main>
+  );
+}
