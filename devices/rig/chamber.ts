@@ -27,7 +27,7 @@ export const EMPTY: Chamber = { mlIn: 0, lostMl: 0, heldS: 0, pBar: 0 };
 
 const ATMOSPHERE_BAR = 1.013;
 /** Glycol fluid grows by about this much more than an iron body, a K. */
-const GROWTH_PER_K = 4.6e-4;
+const GROWTH_PER_K = 7.6e-4;
 /** Pressure past which a lip is pressed shut for good, bar. */
 const LIP_SHUT_BAR = 25;
 

@@ -1,7 +1,7 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { createServer, type Socket } from 'node:net';
 import { createInterface } from 'node:readline';
-import { type Chamber, EMPTY, SOUND, step, type Truth } from './chamber';
+import { type Chamber, EMPTY, letGo, SOUND, step, type Truth } from './chamber';
 
 // The stand-in for a test rig: newline-delimited JSON over TCP, as docs/devices.md describes it.
 // EDDRIN_RIG_PORT, EDDRIN_RIG_SPEED (rig seconds a second), EDDRIN_RIG_TRUTH (file of unit tags and their true states).
@@ -11,6 +11,8 @@ const SPEED = Number(process.env.EDDRIN_RIG_SPEED ?? 1);
 const SAMPLE_S = 0.1;
 const NOISE_BAR = 0.02;
 const FILL_S = 9;
+/** What a sensor that has gone bad adds. */
+const [DRIFT_BAR_PER_S, SPIKE_SHARE, SPIKE_BAR] = [0.02, 0.03, 4];
 
 type Command = { cmd?: string; unit?: string; targetBar?: number; how?: string };
 type Mode =
@@ -25,9 +27,14 @@ const truthOf = (tag: string): Truth => {
   return known[tag] ?? SOUND;
 };
 
+/** What it was told to do wrong, on whichever line; it does it on all of them until told `none`. */
+let trouble: string | undefined;
+const open = new Set<Socket>();
+
 const serve = (socket: Socket): void => {
+  open.add(socket);
   let [truth, chamber, mode, t]: [Truth, Chamber, Mode, number] = [SOUND, EMPTY, { kind: 'idle' }, 0];
-  let trouble: string | undefined;
+  let drift = 0;
   const send = (message: unknown): void => void socket.write(`${JSON.stringify(message)}\n`);
   send({ hello: 'rig', name: 'Stand-in rig', speed: SPEED });
 
@@ -41,14 +48,16 @@ const serve = (socket: Socket): void => {
         send({ event: 'holding' });
       }
     } else if (mode.kind === 'hold') chamber = step(chamber, truth, SAMPLE_S, 0);
-    else chamber = { ...chamber, pBar: chamber.pBar * 0.6, mlIn: chamber.mlIn * 0.6 };
-    const p = Math.max(0, chamber.pBar + NOISE_BAR * normal());
+    else if (trouble !== 'stuck') chamber = letGo(chamber, truth);
+    if (trouble === 'drift') drift += DRIFT_BAR_PER_S * SAMPLE_S;
+    const spike = trouble === 'spikes' && Math.random() < SPIKE_SHARE ? SPIKE_BAR : 0;
+    const p = Math.max(0, chamber.pBar + drift + spike + NOISE_BAR * normal());
     send(
       trouble === 'rubbish'
         ? { t, p: 'overload', ml: null }
         : { t: round(t, 10), p: round(p, 1000), ml: round(chamber.mlIn, 1e5), c: round(21.4 + 0.02 * normal(), 100) },
     );
-    if (mode.kind === 'down' && chamber.pBar < 0.2) {
+    if (mode.kind === 'down' && chamber.pBar < Math.max(0.2, (truth.residualBar ?? 0) * 1.01)) {
       mode = { kind: 'idle' };
       send({ event: 'down' });
     }
@@ -56,13 +65,13 @@ const serve = (socket: Socket): void => {
   const clock = setInterval(sample, (1000 * SAMPLE_S) / SPEED);
 
   const obey = (c: Command): void => {
-    if (c.cmd === 'begin') [truth, chamber, mode, t, trouble] = [truthOf(c.unit ?? ''), EMPTY, { kind: 'idle' }, 0, undefined];
+    if (c.cmd === 'begin') [truth, chamber, mode, t, drift] = [truthOf(c.unit ?? ''), EMPTY, { kind: 'idle' }, 0, 0];
     else if (c.cmd === 'pressurise' && typeof c.targetBar === 'number')
       mode = { kind: 'fill', targetBar: c.targetBar, mlPerS: (truth.complianceMlPerBar * c.targetBar + truth.airMl) / FILL_S };
     else if (c.cmd === 'release') mode = { kind: 'down' };
     else if (c.cmd === 'misbehave') {
-      trouble = c.how;
-      if (trouble === 'drop') socket.destroy();
+      trouble = c.how === 'none' ? undefined : c.how;
+      if (c.how === 'drop') for (const line of open) line.destroy();
     } else send({ error: `unknown command: ${JSON.stringify(c)}` });
   };
   const lines = createInterface({ input: socket });
@@ -74,7 +83,10 @@ const serve = (socket: Socket): void => {
     }
   });
   lines.on('error', () => clearInterval(clock));
-  socket.on('close', () => clearInterval(clock));
+  socket.on('close', () => {
+    clearInterval(clock);
+    open.delete(socket);
+  });
   socket.on('error', () => clearInterval(clock));
 };
 

@@ -11,7 +11,8 @@ export type RunOrder = {
   readonly targetBar: number;
   readonly holdS: number;
 };
-export type RunState = 'filling' | 'holding' | 'letting-down' | 'finished' | 'aborted' | 'broken';
+/** `asking`: the hold is over and decided nothing; pressure stays while a person may have it held longer. */
+export type RunState = 'filling' | 'holding' | 'asking' | 'letting-down' | 'finished' | 'aborted' | 'broken';
 
 /** A run as it stands. `because` says why it was aborted or broke. */
 export type RigRun = {
@@ -28,6 +29,10 @@ export type RigRun = {
 const LATE_MS = 2000;
 /** A page that holds a run may be gone this long, ms. */
 const GONE_MS = 5000;
+/** How long a hold that decided nothing waits for somebody to have it go on, ms at the rig. */
+const ASK_MS = 60_000;
+/** Pressure that was let go is down within this time, ms at the rig. */
+const DOWN_MS = 15_000;
 /** Pressure over the target that no sound rig shows. */
 const OVER_BAR = 5;
 const OVER_SHARE = 1.1;
@@ -40,6 +45,10 @@ export class RigKeeper {
   private line: RigLine | undefined;
   private watch: NodeJS.Timeout | undefined;
   private gone: NodeJS.Timeout | undefined;
+  private asking: NodeJS.Timeout | undefined;
+  private falling: NodeJS.Timeout | undefined;
+  /** Set while a run goes on: ends it as broken. */
+  private breakOff: (why: string) => void = () => {};
   private readonly listeners = new Set<Listener>();
 
   get current(): RigRun | undefined {
@@ -53,11 +62,11 @@ export class RigKeeper {
   /** Starts a run. @param finished gets the whole run once, also when it was aborted or broke */
   start(order: RunOrder, rules: Rules, finished: (run: RigRun) => void): Result<void, { readonly code: 'busy'; readonly tag: string }> {
     if (this.run !== undefined && this.busy) return fail({ code: 'busy', tag: this.run.order.tag });
+    this.falling = undefined;
     this.run = { order, rig: '', speed: 1, state: 'filling', because: '', samples: [], analysis: null };
     const end = (state: 'finished' | 'aborted' | 'broken', because: string): void => {
       if (this.run === undefined || isOver(this.run.state)) return;
-      clearTimeout(this.watch);
-      clearTimeout(this.gone);
+      for (const timer of [this.watch, this.gone, this.asking, this.falling]) clearTimeout(timer);
       this.line?.close();
       this.tell({ state, because, analysis: analyseRun(this.run.samples, rules) ?? null });
       finished(this.run);
@@ -67,6 +76,7 @@ export class RigKeeper {
       this.line?.send({ cmd: 'release' });
       end('broken', why);
     };
+    this.breakOff = broken;
     const wait = (): void => {
       clearTimeout(this.watch);
       this.watch = setTimeout(() => broken('samples stopped'), LATE_MS);
@@ -95,8 +105,31 @@ export class RigKeeper {
   /** Lets the pressure down now. */
   abort(why: string): void {
     if (this.run === undefined || !this.busy) return;
+    this.letDown({ because: why });
+  }
+
+  /** Has a hold that decided nothing go on by as long as it asked for. @returns false when none asks */
+  holdLonger(): boolean {
+    const run = this.run;
+    if (run?.state !== 'asking') return false;
+    clearTimeout(this.asking);
+    const more = Math.ceil(run.analysis?.needMoreS ?? run.order.holdS);
+    this.tell({ state: 'holding', order: { ...run.order, holdS: run.order.holdS + more } });
+    return true;
+  }
+
+  /** Asks the pressure down, and says so when it does not come: then the rig is free for nobody's next run by itself, but for a person to look at. */
+  private letDown(news: Partial<RigRun>): void {
+    clearTimeout(this.asking);
     this.line?.send({ cmd: 'release' });
-    this.tell({ state: 'letting-down', because: why });
+    this.tell({ ...news, state: 'letting-down' });
+    this.falling ??= setTimeout(
+      () =>
+        this.breakOff(
+          'the pressure does not come down: open the rig’s valve by hand, shield shut, and look at the rig before it is used again',
+        ),
+      DOWN_MS / (this.run?.speed ?? 1),
+    );
   }
 
   /** Follows the run from its beginning. @returns how to stop following; when the last page goes, the pressure comes down */
@@ -119,16 +152,17 @@ export class RigKeeper {
     rules: Rules,
   ): void {
     const run = this.run as RigRun;
-    const phase = run.state === 'filling' ? 'fill' : run.state === 'holding' ? 'hold' : 'down';
+    const phase = run.state === 'filling' ? 'fill' : run.state === 'letting-down' ? 'down' : 'hold';
     const samples = [...run.samples, { ...sample, phase } as RigSample];
     const held = samples.filter((s) => s.phase === 'hold');
     const heldS = held.length === 0 ? 0 : (held.at(-1) as RigSample).t - (held[0] as RigSample).t;
     // The fit is worth a second look once a second, not with every sample.
     const analysis = phase === 'hold' && held.length % 10 === 0 ? (analyseRun(samples, rules) ?? null) : run.analysis;
-    if (phase === 'hold' && heldS >= run.order.holdS - 1e-6) {
-      this.line?.send({ cmd: 'release' });
-      this.tell({ samples, analysis, state: 'letting-down' });
-    } else this.tell({ samples, analysis });
+    if (run.state !== 'holding' || heldS < run.order.holdS - 1e-6) return this.tell({ samples, analysis });
+    const last = analyseRun(samples, rules) ?? null;
+    if (last?.outcome !== 'hold-longer') return this.letDown({ samples, analysis: last });
+    this.tell({ samples, analysis: last, state: 'asking' });
+    this.asking = setTimeout(() => this.letDown({}), ASK_MS / run.speed);
   }
 
   private tell(news: Partial<RigRun>): void {

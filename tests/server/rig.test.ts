@@ -1,5 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process';
-import { createServer, type Server, type Socket } from 'node:net';
+import { connect, createServer, type Server, type Socket } from 'node:net';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
 import { isOver, RigKeeper, type RigRun, type RunOrder } from '@/ports/rig-run';
@@ -72,6 +72,53 @@ describe('with the stand-in rig', () => {
     expect([run.state, run.because]).toEqual(['aborted', 'let down by Tess']);
     expect(run.samples.filter((s) => s.phase === 'hold').length).toBeGreaterThanOrEqual(30);
     expect(run.samples.at(-1)?.p).toBeLessThan(5);
+  });
+
+  test('a hold that decides nothing asks, is held longer at a word, and is let down without one', async () => {
+    const keeper = new RigKeeper();
+    let asked = 0;
+    // The limit is what it leaks: no hold of such a length can decide that.
+    const rules = { ...STANDARD_RULES, limitMlPerMin: 0.008 };
+    const ended = new Promise<RigRun>((resolve) => {
+      const leave = keeper.follow((run) => {
+        if (run.state !== 'asking') return;
+        asked += 1;
+        if (asked === 1) expect([keeper.holdLonger(), keeper.current?.state]).toEqual([true, 'holding']);
+      });
+      keeper.start(order({ holdS: 15 }), rules, (run) => {
+        leave();
+        resolve(run);
+      });
+    });
+    const run = await ended;
+    expect(asked).toBeGreaterThan(0);
+    expect([run.state, run.order.holdS > 15, keeper.holdLonger()]).toEqual(['finished', true, false]);
+    const hold = run.samples.filter((s) => s.phase === 'hold');
+    expect((hold.at(-1)?.t ?? 0) - (hold[0]?.t ?? 0)).toBeGreaterThanOrEqual(run.order.holdS - 0.2);
+  });
+
+  test.each<[string, RegExp | null]>([
+    ['stuck', /the pressure does not come down: open the rig’s valve by hand/],
+    ['freeze', /samples stopped/],
+    ['rubbish', /no sample/],
+    ['spikes', null],
+  ])('told to misbehave (%s) it ends in words, and its run is kept', async (how, why) => {
+    const tell = async (what: string): Promise<void> => {
+      const [host, port] = (process.env.EDDRIN_RIG ?? '').split(':');
+      await new Promise<void>((resolve) => {
+        const line = connect(Number(port), host, () => line.end(`${JSON.stringify({ cmd: 'misbehave', how: what })}\n`, () => resolve()));
+      });
+    };
+    let told = false;
+    const run = await runToEnd(new RigKeeper(), order(), (r) => {
+      if (told || r.state !== 'holding') return;
+      told = true;
+      void tell(how);
+    });
+    await tell('none');
+    expect(run.samples.length).toBeGreaterThan(10);
+    if (why === null) expect([run.state, (run.analysis?.spikes ?? 0) > 0]).toEqual(['finished', true]);
+    else expect([run.state, why.test(run.because)]).toEqual(['broken', true]);
   });
 
   test('a page that comes later gets the run as it stands', async () => {

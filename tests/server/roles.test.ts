@@ -80,6 +80,7 @@ const ASKS: { readonly [A in Exclude<keyof typeof actions, 'signInAction' | 'sig
   saveArticleAction: 'kit',
   saveFitmentAction: 'kit',
   startRunAction: 'bench',
+  holdLongerAction: 'bench',
   abortRunAction: 'see',
   signAction: 'bench',
   releaseAction: 'bench',

@@ -50,6 +50,11 @@ export const startRunAction = act('bench', RunDoor, async (i, { db, person, now 
   return fail({ code: 'refused', reasons: [`The rig is busy with ${started.error.tag}.`] });
 });
 
+/** The hold that asks for it goes on. */
+export const holdLongerAction = act('bench', z.object({}), async () =>
+  theRig().holdLonger() ? ok(null) : fail({ code: 'refused', reasons: ['No hold on the rig asks to go on.'] }),
+);
+
 /** Anyone may let the pressure down. */
 export const abortRunAction = act('see', z.object({}), async (_, { person }) => {
   theRig().abort(`let down by ${person.name}`);

@@ -7,7 +7,7 @@ export type LiveRun = {
   readonly tag: string;
   readonly rig: string;
   readonly speed: number;
-  readonly state: 'filling' | 'holding' | 'letting-down' | 'finished' | 'aborted' | 'broken';
+  readonly state: 'filling' | 'holding' | 'asking' | 'letting-down' | 'finished' | 'aborted' | 'broken';
   readonly because: string;
   readonly targetBar: number;
   readonly holdS: number;

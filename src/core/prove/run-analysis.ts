@@ -3,7 +3,9 @@ import type { Rules } from '../rules/rule-set';
 import { type AirCheck, ATMOSPHERE_BAR, airCheck } from './air-check';
 import { judgeHold } from './hold-test';
 import { fitLeak, type LawFit, leakRate } from './leak-law';
+import { withoutSpikes } from './spikes';
 import type { FillPoint, TracePoint } from './trace';
+import { sayWarming, warmingOf } from './warming';
 
 /** One sample of a rig: time in s, pressure in bar, fluid pushed in so far in ml, temperature in °C where the rig has a sensor. */
 export const RigSample = z.object({
@@ -30,6 +32,9 @@ export const RunAnalysis = z.object({
   fit: z.object({ p0Bar: z.number(), aBar: z.number(), tauS: z.number().nullable(), rBarPerS: z.number() }),
   rmsBar: z.number(),
   heldS: z.number(),
+  /** Samples that stood out alone and were left out. */
+  spikes: z.number().default(0),
+  warming: z.object({ kPerMin: z.number(), mlPerMin: z.number() }).nullable().default(null),
 });
 export type RunAnalysis = z.output<typeof RunAnalysis>;
 
@@ -50,7 +55,8 @@ export const analyseRun = (samples: readonly RigSample[], rules: Rules): RunAnal
   const [fill, hold] = [fillOf(samples), holdOf(samples)];
   const heldS = (hold.at(-1)?.tS ?? 0) - (hold[0]?.tS ?? 0);
   if (fill.length < 3 || hold.length < LEAST_SAMPLES || heldS < LEAST_S) return undefined;
-  const fitted = fitLeak(hold);
+  const { trace, spikes } = withoutSpikes(hold);
+  const fitted = fitLeak(trace);
   const air = airBesideLeak(samples, fitted, rules);
   if (!(air.complianceMlPerBar > 0)) return undefined;
   const [mlPerMin, mlPerMinSe] = [
@@ -77,6 +83,8 @@ export const analyseRun = (samples: readonly RigSample[], rules: Rules): RunAnal
     fit: { p0Bar: test.fit.p0Bar, aBar: test.fit.aBar, tauS: test.fit.tauS, rBarPerS: test.fit.rBarPerS },
     rmsBar: test.rmsBar,
     heldS,
+    spikes,
+    warming: warmingOf(samples) ?? null,
   };
   return { ...figures, sentence: sayRun(figures) };
 };
@@ -104,13 +112,14 @@ const airBesideLeak = (samples: readonly RigSample[], leak: LawFit, rules: Rules
 const sayRun = (a: Omit<RunAnalysis, 'sentence'>): string => {
   const leak = `${a.leakMlPerMin.toFixed(3)} ml/min (between ${a.leakCi[0].toFixed(3)} and ${a.leakCi[1].toFixed(3)}; limit ${a.limitMlPerMin.toFixed(3)})`;
   const held = `Held ${Math.round(a.heldS)} s from ${a.fit.p0Bar.toFixed(1)} bar`;
+  const beside = `${a.spikes === 0 ? '' : ` ${a.spikes === 1 ? 'One sample' : `${a.spikes} samples`} stood out alone and ${a.spikes === 1 ? 'was' : 'were'} left out.`}${a.warming === null ? '' : sayWarming(a.warming, a.limitMlPerMin)}`;
   switch (a.outcome) {
     case 'pass':
-      return `${held}: it loses ${leak}. It holds.`;
+      return `${held}: it loses ${leak}. It holds.${beside}`;
     case 'fail':
-      return `${held}: it loses ${leak}. It leaks.`;
+      return `${held}: it loses ${leak}. It leaks.${beside}`;
     case 'hold-longer':
-      return `${held}: ${leak}. ${sayBecause(a.because)} Hold it ${Math.ceil(a.needMoreS ?? a.heldS)} s longer.`;
+      return `${held}: ${leak}. ${sayBecause(a.because)} Hold it ${Math.ceil(a.needMoreS ?? a.heldS)} s longer.${beside}`;
   }
 };
 

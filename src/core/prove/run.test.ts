@@ -74,7 +74,7 @@ describe('what the stand-in’s unit does', () => {
     const warm: Truth = { ...SOUND, airMl: 0, settleBar: 0, leakMlPerMinAt80: 0, warmsKPerMin: 1, volumeMl: 30 };
     let chamber = { ...EMPTY, mlIn: 2, pBar: 40 };
     for (let i = 0; i < 600; i++) chamber = step(chamber, warm, 0.1, 0);
-    expect(-chamber.lostMl).toBeCloseTo(0.0138, 3);
+    expect(-chamber.lostMl).toBeCloseTo(0.0228, 4);
     expect(chamber.pBar).toBeGreaterThan(40.2);
   });
   test('let go, the pressure is gone at once; a blocked port and a residual valve keep theirs', () => {
@@ -159,5 +159,36 @@ describe('leaks of every law, with every noise', () => {
     const samples = simulate({ ...SOUND, leakMlPerMinAt80: 0.2 }, seeded(4), { noiseBar: 0.002, stays: 0, stepBar: 0.001 });
     expect(fitLeak(holdOf(samples)).law).toBe('slot');
     expect(leakRate({ law: 'orifice', atBar: 80 }, 20)).toBeCloseTo(0.5, 12);
+  });
+});
+
+describe('what is told beside the leak', () => {
+  const run = simulate(SOUND, seeded(5));
+  test('samples that stand out alone are left out and counted; without them the leak is as it was', () => {
+    const knocked = run.map((s, i) => (s.phase === 'hold' && i % 40 === 7 ? { ...s, p: s.p + 5 } : s));
+    const [clean, spiked] = [analyseRun(run, STANDARD_RULES), analyseRun(knocked, STANDARD_RULES)];
+    expect([clean?.spikes, spiked?.spikes]).toEqual([0, knocked.filter((s, i) => s !== run[i]).length]);
+    expect(spiked?.leakMlPerMin).toBeCloseTo(clean?.leakMlPerMin ?? 0, 2);
+    expect(spiked?.sentence).toMatch(/ \d samples stood out alone and were left out\.$/);
+  });
+  test.each([
+    [1, /It warmed by 1\.0 °C a minute, which hides about 0\.023 ml\/min/],
+    [-2, /It cooled by 2\.0 °C a minute, which passes for about 0\.046 ml\/min/],
+  ])('a temperature that moves by %d a minute is told with what it passes for', (kPerMin, words) => {
+    const analysis = analyseRun(
+      run.map((s) => ({ ...s, c: 20 + (s.t * kPerMin) / 60 })),
+      STANDARD_RULES,
+    );
+    expect(analysis?.warming?.kPerMin).toBeCloseTo(kPerMin, 6);
+    expect(analysis?.sentence).toMatch(words);
+  });
+  test('a steady or an unknown temperature is not told', () => {
+    expect(analyseRun(run, STANDARD_RULES)?.sentence).not.toMatch(/°C/);
+    expect(
+      analyseRun(
+        run.map((s) => ({ ...s, c: null })),
+        STANDARD_RULES,
+      )?.warming,
+    ).toBeNull();
   });
 });

@@ -30,6 +30,7 @@ export type StoredRun = {
 const STATE_WORDS: { readonly [S in LiveRun['state']]: string } = {
   filling: 'filling',
   holding: 'holding',
+  asking: 'held, and undecided',
   'letting-down': 'letting the pressure down',
   finished: 'finished',
   aborted: 'let down early',
@@ -53,7 +54,11 @@ export function Prove({
   readonly runs: readonly Run[];
   /** The newest stored run, with its trace. */
   readonly last: StoredRun | undefined;
-  readonly actions: { readonly start: SaveAction; readonly abort: (input: unknown) => Promise<unknown> };
+  readonly actions: {
+    readonly start: SaveAction;
+    readonly abort: (input: unknown) => Promise<unknown>;
+    readonly holdLonger: (input: unknown) => Promise<unknown>;
+  };
   readonly open: boolean;
   readonly ledger: ReactNode;
   readonly children: ReactNode;
@@ -114,6 +119,11 @@ export function Prove({
               </>
             )}
           </p>
+          {mine.state === 'asking' && (
+            <button type="button" className="btn min-h-14" onClick={() => void actions.holdLonger({})}>
+              Hold {Math.ceil(analysis?.needMoreS ?? mine.holdS)} s longer
+            </button>
+          )}
           <button type="button" className="btn-stop ml-auto min-h-14" onClick={letDown}>
             Let the pressure down <span className="font-normal">Esc</span>
           </button>

@@ -4,7 +4,7 @@ import { Booster } from '@/ui/pedal-end/booster';
 import { Prove } from '@/ui/stations/prove';
 import { StationFrame } from '@/ui/unit/station-frame';
 import { noteAtBenchAction, saveVacuumAction } from '../../../../actions/close-up';
-import { abortRunAction, startRunAction } from '../../../../actions/prove';
+import { abortRunAction, holdLongerAction, startRunAction } from '../../../../actions/prove';
 import { NotNow } from '../_station/not-now';
 import { SignOff, SignOffAside } from '../_station/sign-off';
 import { stationPage, titled } from '../_station/station-page';
@@ -33,7 +33,7 @@ export default stationPage('prove', async (at) => {
       units={at.units}
       runs={runs}
       last={await lastRunOf(await theDb(), unit.id)}
-      actions={{ start: startRunAction, abort: abortRunAction }}
+      actions={{ start: startRunAction, abort: abortRunAction, holdLonger: holdLongerAction }}
       open={at.atWork}
       ledger={
         <>
