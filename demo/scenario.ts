@@ -34,6 +34,8 @@ export type Story = {
   readonly leaks?: boolean;
   /** What was put on it and cures, and how long ago, h. */
   readonly finish?: readonly [FinishName, hoursAgo: number];
+  /** It was here before: the last of its family that left for its place on its machine. */
+  readonly comeback?: true;
   /** Nobody has said yet which fluid and rubber meet in it. */
   readonly unasked?: true;
   /** What came up while it was taken apart. */
@@ -108,12 +110,12 @@ const ROWS: readonly Row[] = [
     'judge',
     47,
     56,
-    { position: 'service brake', words: 'worse when it is warm', marks: 'DN 22, paint green' },
+    { position: 'service brake', words: 'worse when it is warm', marks: 'DN 22, paint green', comeback: true },
   ],
-  [1, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'deep', 'judge', 52, -1.2, { position: 'front right' }],
+  [1, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'deep', 'judge', 52, -1.2, { position: 'front right', comeback: true }],
   [1, 'wheel-double', 14, 'cast-iron', ['seized'], 'dirty', 'gauge', 50, 5, { position: 'front left' }],
   [2, 'master-single', 13, 'alloy-anodised', ['spongy'], 'sound', 'gauge', 49, 33, { position: 'service brake' }],
-  [6, 'master-tandem', 14, 'cast-iron', ['to-the-floor'], 'pitted', 'hone', 73, 6, { position: 'service brake' }],
+  [6, 'master-tandem', 14, 'cast-iron', ['to-the-floor'], 'pitted', 'hone', 73, 6, { position: 'service brake', comeback: true }],
   [7, 'wheel-double', 14, 'cast-iron', ['pulls'], 'oval', 'hone', 66, 57, { position: 'rear right' }],
   [4, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'outside', 'kit', 65, 60, { position: 'axle 1 left' }],
   [0, 'master-single', 14, 'cast-iron', ['sinks-slowly'], 'deep', 'sleeve', 16, 34, { position: 'parking brake', answer: 'waiting' }],

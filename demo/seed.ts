@@ -10,6 +10,7 @@ import { tagOf } from '@/core/unit/unit-record';
 import { type Db, dataFolder, migrateDb, openDb } from '@/db/connection';
 import { addInstrument, checkRing, newToken } from '@/db/instruments';
 import { addPerson } from '@/db/people';
+import { leftSince } from '@/db/rack';
 import { insertArticle, insertFitment, insertRuleSet } from '@/db/shop-setup';
 import { bookIn } from '@/db/stations/book-in';
 import { addPhoto } from '@/db/stations/photos';
@@ -136,6 +137,7 @@ const live = async (
     complaintText: story.words,
     identityMarks: story.marks,
     promisedAt: due,
+    comesBackFrom: story.comeback === true ? await lifeBefore(db, story) : null,
   });
   const work = new Work(db, unitId, at, random, { bench, lead: maren });
   if (index % 3 !== 1)
@@ -153,6 +155,14 @@ const live = async (
     await startWait(db, { ...work.next('wait-started', label), at: now - 120_000 }, { label, minutes: minutes + 2 });
   }
   return tagOf(booked);
+};
+
+/** The last unit of a family that left for the same place of the same machine. */
+const lifeBefore = async (db: Db, story: Story): Promise<string> => {
+  const left = await leftSince(db, 0);
+  const found = left.find((u) => u.family === story.family && u.machine === story.machine && u.position === story.position);
+  if (found === undefined) throw new Error(`nothing left before for ${story.machine}, ${story.position}`);
+  return found.id;
 };
 
 /** Works a unit along its route until it stands where its story says. */

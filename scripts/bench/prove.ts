@@ -1,4 +1,5 @@
-import { analyseRun, holdOf, type RigSample } from '@/core/prove/run-analysis';
+import { analyseRun, type RigSample } from '@/core/prove/run-analysis';
+import { holdOf } from '@/core/prove/trace';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
 import { type Random, seeded } from '../../demo/random';
 import { type Sensor, simulate } from '../../demo/rig-trace';

@@ -10,6 +10,7 @@ import { UNIT_KINDS } from '@/core/family/family-name';
 import { fail, ok } from '@/core/result';
 import { bookIn } from '@/db/stations/book-in';
 import { find, saveCauseModel } from '@/db/stations/findings';
+import { firstLife } from '@/db/stations/lives';
 import { variantById } from '@/db/stations/variants';
 import { act } from '../_server/act';
 import { changeOf, Id, Target } from '../_server/change-of';
@@ -28,6 +29,7 @@ const BookIn = z
     complaints: z.array(z.enum(COMPLAINT_NAMES)).max(12),
     complaintText: z.string().trim().max(500),
     identityMarks: z.string().trim().max(200),
+    comebackTag: z.string().trim().max(20).default(''),
     promisedAt: z.number('when is it promised?').int(),
     tests: z
       .array(z.object({ name: z.enum(TEST_NAMES), answer: z.enum(['yes', 'no']) }))
@@ -45,7 +47,8 @@ export const bookInAction = act('book-in', BookIn, async (b, { db, person, now }
   const variant = b.variantId == null ? null : await variantById(db, b.variantId);
   if (variant === undefined || (variant !== null && variant.variant.base !== b.family))
     return fail({ code: 'refused', reasons: ['That variant is not there any more: choose the family again.'] });
-  return ok(await bookIn(db, person, now, { ...b, variant }));
+  const first = await firstLife(db, b.comebackTag, b.family);
+  return first.ok ? ok(await bookIn(db, person, now, { ...b, variant, comesBackFrom: first.value })) : first;
 });
 
 const Answer = z.enum(['yes', 'no']).nullable();

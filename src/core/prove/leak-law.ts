@@ -4,6 +4,7 @@ import type { TracePoint } from './trace';
 /** How a leak follows pressure: not at all, as an orifice, or as a thin slot; and the power of the pressure that goes with it. */
 export const LEAK_LAWS = { steady: 0, orifice: 0.5, slot: 1 } as const;
 export type LeakLaw = keyof typeof LEAK_LAWS;
+export const LEAK_LAW_NAMES = Object.keys(LEAK_LAWS) as [LeakLaw, ...LeakLaw[]];
 
 export type LawFit = {
   /** The law that explains the hold best, and its fit. */
@@ -25,7 +26,7 @@ export type LawFit = {
  */
 export const fitLeak = (trace: readonly TracePoint[]): LawFit => {
   const atBar = trace.reduce((sum, s) => sum + s.pBar, 0) / trace.length;
-  const fits = (Object.keys(LEAK_LAWS) as readonly LeakLaw[]).map((law) => ({
+  const fits = LEAK_LAW_NAMES.map((law) => ({
     law,
     ...fitSettling(trace, leakClock(trace, { law, atBar })),
   }));
@@ -43,6 +44,23 @@ export const fitLeak = (trace: readonly TracePoint[]): LawFit => {
 /** The leak at a pressure, as a share of that at the mean of the hold. */
 export const leakRate = ({ law, atBar }: Pick<LawFit, 'law' | 'atBar'>, pBar: number): number =>
   (Math.max(0, pBar) / atBar) ** LEAK_LAWS[law];
+
+/** A fit as it is kept with a run. */
+export type KeptFit = Pick<LawFit, 'law' | 'atBar'> & {
+  readonly p0Bar: number;
+  readonly aBar: number;
+  readonly tauS: number | null;
+  readonly rBarPerS: number;
+};
+
+/** Pressures of a fit at the samples of its hold; with another rate of leak, how that would have gone. */
+export const fitCurve = (trace: readonly TracePoint[], fit: KeptFit, rBarPerS = fit.rBarPerS): readonly number[] => {
+  const start = trace[0]?.tS ?? 0;
+  const clock = leakClock(trace, fit);
+  return trace.map(
+    (s, i) => fit.p0Bar + (fit.tauS === null ? 0 : fit.aBar * Math.expm1(-(s.tS - start) / fit.tauS)) - rBarPerS * (clock[i] as number),
+  );
+};
 
 /** Seconds that the leak has run by each sample, as if all at the mean pressure. */
 const leakClock = (trace: readonly TracePoint[], by: Pick<LawFit, 'law' | 'atBar'>): readonly number[] => {

@@ -2,9 +2,9 @@ import { z } from 'zod';
 import type { Rules } from '../rules/rule-set';
 import { type AirCheck, ATMOSPHERE_BAR, airCheck } from './air-check';
 import { judgeHold } from './hold-test';
-import { fitLeak, type LawFit, leakRate } from './leak-law';
+import { fitLeak, type LawFit, LEAK_LAW_NAMES, leakRate } from './leak-law';
 import { withoutSpikes } from './spikes';
-import type { FillPoint, TracePoint } from './trace';
+import { fillOf, holdOf } from './trace';
 import { sayWarming, warmingOf } from './warming';
 
 /** One sample of a rig: time in s, pressure in bar, fluid pushed in so far in ml, temperature in °C where the rig has a sensor. */
@@ -29,7 +29,14 @@ export const RunAnalysis = z.object({
   complianceMlPerBar: z.number(),
   airMl: z.number(),
   airOutcome: z.enum(['ok', 'repeat', 'bleed-again']),
-  fit: z.object({ p0Bar: z.number(), aBar: z.number(), tauS: z.number().nullable(), rBarPerS: z.number() }),
+  fit: z.object({
+    p0Bar: z.number(),
+    aBar: z.number(),
+    tauS: z.number().nullable(),
+    rBarPerS: z.number(),
+    law: z.enum(LEAK_LAW_NAMES).default('steady'),
+    atBar: z.number().default(0),
+  }),
   rmsBar: z.number(),
   heldS: z.number(),
   /** Samples that stood out alone and were left out. */
@@ -41,11 +48,6 @@ export type RunAnalysis = z.output<typeof RunAnalysis>;
 /** Least hold that can be analysed: 20 samples over 10 s. @source design, chapter 9 */
 const LEAST_SAMPLES = 20;
 const LEAST_S = 10;
-
-export const fillOf = (samples: readonly RigSample[]): readonly FillPoint[] =>
-  samples.filter((s) => s.phase === 'fill').map((s) => ({ mlIn: s.ml, pBar: Math.max(0, s.p) }));
-export const holdOf = (samples: readonly RigSample[]): readonly TracePoint[] =>
-  samples.filter((s) => s.phase === 'hold').map((s) => ({ tS: s.t, pBar: s.p }));
 
 /** Errors that a longer hold is to bring between leak and limit: more than noise alone would need, because the law of the leak shows later than its rate. */
 const Z_DECIDE = 8;
@@ -80,7 +82,14 @@ export const analyseRun = (samples: readonly RigSample[], rules: Rules): RunAnal
     complianceMlPerBar: air.complianceMlPerBar,
     airMl: air.airMl,
     airOutcome: air.outcome,
-    fit: { p0Bar: test.fit.p0Bar, aBar: test.fit.aBar, tauS: test.fit.tauS, rBarPerS: test.fit.rBarPerS },
+    fit: {
+      p0Bar: test.fit.p0Bar,
+      aBar: test.fit.aBar,
+      tauS: test.fit.tauS,
+      rBarPerS: test.fit.rBarPerS,
+      law: fitted.law,
+      atBar: fitted.atBar,
+    },
     rmsBar: test.rmsBar,
     heldS,
     spikes,

@@ -5,7 +5,8 @@ import { EMPTY, leakAt, letGo, pressureOf, SOUND, step, type Truth } from '../..
 import { STANDARD_RULES } from '../rules/rule-set';
 import { airCheck } from './air-check';
 import { fitLeak, leakRate } from './leak-law';
-import { analyseRun, fillOf, holdOf } from './run-analysis';
+import { analyseRun } from './run-analysis';
+import { fillOf, holdOf } from './trace';
 
 describe('the air check', () => {
   const fill = (complianceMlPerBar: number, airMl: number, noiseMl = 0) => {

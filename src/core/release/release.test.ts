@@ -65,6 +65,7 @@ const record = (): UnitRecord => {
     boreChangedAt: 20,
     exit: null,
     exitAt: null,
+    comesBackFrom: null,
   } as const;
   const base = { unit, gaugings };
   const verdict = (id: string, gaugingId: string, at: number, gauged: Pick<UnitRecord, 'unit' | 'gaugings'>) => {

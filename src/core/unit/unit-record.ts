@@ -48,6 +48,8 @@ export type Unit = {
   readonly boreChangedAt: number;
   readonly exit: Exit | null;
   readonly exitAt: number | null;
+  /** The unit that it was when it was here before. */
+  readonly comesBackFrom: string | null;
 };
 
 export type Job = {

@@ -615,6 +615,7 @@ CREATE TABLE `units` (
 	`bore_changed_at` integer NOT NULL,
 	`exit` text,
 	`exit_at` integer,
+	`comes_back_from` text,
 	FOREIGN KEY (`job_id`) REFERENCES `jobs`(`id`) ON UPDATE no action ON DELETE no action,
 	FOREIGN KEY (`variant_id`) REFERENCES `family_variants`(`id`) ON UPDATE no action ON DELETE no action
 );
@@ -622,4 +623,5 @@ CREATE TABLE `units` (
 CREATE UNIQUE INDEX `units_tagNo_unique` ON `units` (`tag_no`);--> statement-breakpoint
 CREATE INDEX `units_rack` ON `units` (`exit`,`station`,`due_at`);--> statement-breakpoint
 CREATE INDEX `units_job` ON `units` (`job_id`);--> statement-breakpoint
-CREATE INDEX `units_exit_at` ON `units` (`exit_at`);
+CREATE INDEX `units_exit_at` ON `units` (`exit_at`);--> statement-breakpoint
+CREATE INDEX `units_comes_back` ON `units` (`comes_back_from`);

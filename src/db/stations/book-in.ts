@@ -28,6 +28,8 @@ export type BookIn = {
   readonly complaintText: string;
   readonly identityMarks: string;
   readonly promisedAt: number;
+  /** The unit that it was when it was here before. */
+  readonly comesBackFrom?: string | null;
   /** Tests that the counter had made before it was booked in. */
   readonly tests?: readonly { readonly name: string; readonly answer: 'yes' | 'no' }[];
 };
@@ -77,6 +79,7 @@ export function bookIn(db: Db, person: Person, at: number, b: BookIn): Promise<C
       boreChangedAt: at,
       exit: null,
       exitAt: null,
+      comesBackFrom: b.comesBackFrom ?? null,
     };
     const tray = emptyTray(family, (slot) => `${b.unitId}-${slot.id}`);
     const step = {

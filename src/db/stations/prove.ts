@@ -1,4 +1,4 @@
-import { desc, eq } from 'drizzle-orm';
+import { and, desc, eq, lt } from 'drizzle-orm';
 import { z } from 'zod';
 import type { Person } from '@/core/people/role';
 import { RigSample, RunAnalysis } from '@/core/prove/run-analysis';
@@ -85,6 +85,27 @@ export async function runOf(db: Reader, runId: string) {
   return row === undefined
     ? undefined
     : { ...row, samples: Samples.parse(row.samples), analysis: RunAnalysis.nullable().parse(row.analysis) };
+}
+
+/** Whole holds of a unit before one of its runs, at the same pressure, the newest first; a few, for drawing beside it. */
+export async function earlierHolds(
+  db: Reader,
+  run: Pick<NonNullable<Awaited<ReturnType<typeof runOf>>>, 'unitId' | 'startedAt' | 'targetBar'>,
+) {
+  const rows = await db
+    .select({ samples: rigRuns.samples })
+    .from(rigRuns)
+    .where(
+      and(
+        eq(rigRuns.unitId, run.unitId),
+        eq(rigRuns.state, 'finished'),
+        eq(rigRuns.targetBar, run.targetBar),
+        lt(rigRuns.startedAt, run.startedAt),
+      ),
+    )
+    .orderBy(desc(rigRuns.startedAt))
+    .limit(3);
+  return rows.map((r) => Samples.parse(r.samples));
 }
 
 /** The newest run of a unit. */

@@ -64,8 +64,15 @@ export const units = sqliteTable(
     boreChangedAt: time().notNull(),
     exit: text({ enum: ['released', 'scrapped', 'returned'] }),
     exitAt: time(),
+    /** The life before, of one that came back: another row of this table. */
+    comesBackFrom: text(),
   },
-  (t) => [index('units_rack').on(t.exit, t.station, t.dueAt), index('units_job').on(t.jobId), index('units_exit_at').on(t.exitAt)],
+  (t) => [
+    index('units_rack').on(t.exit, t.station, t.dueAt),
+    index('units_job').on(t.jobId),
+    index('units_exit_at').on(t.exitAt),
+    index('units_comes_back').on(t.comesBackFrom),
+  ],
 );
 
 export const unitEvents = sqliteTable(

@@ -1,5 +1,7 @@
 import { scaleLinear } from 'd3-scale';
+import { fitCurve } from '@/core/prove/leak-law';
 import type { RigSample, RunAnalysis } from '@/core/prove/run-analysis';
+import { holdOf } from '@/core/prove/trace';
 import { pressureIn } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 
@@ -10,11 +12,14 @@ export function Trace({
   samples,
   analysis,
   holdS,
+  earlier = [],
   units,
 }: {
   readonly samples: readonly RigSample[];
   readonly analysis: RunAnalysis | null;
   readonly holdS: number;
+  /** Holds of the same unit before this one, to be seen whether it repeats. */
+  readonly earlier?: readonly (readonly RigSample[])[];
   readonly units: Units;
 }) {
   const hold = samples.filter((s) => s.phase === 'hold');
@@ -27,9 +32,9 @@ export function Trace({
   const y = scaleLinear([Number.isFinite(low) ? low - pad : 0, high + pad], [HEIGHT - BOTTOM, 14]);
   const line = (points: readonly (readonly [number, number])[]): string =>
     `M${points.map(([t, p]) => `${x(t).toFixed(1)} ${y(p).toFixed(1)}`).join('L')}`;
-  const times = Array.from({ length: 61 }, (_, i) => (holdS * i) / 60);
-  const fit = analysis?.fit;
-  const settle = (t: number): number => (fit?.tauS == null ? 0 : fit.aBar * (1 - Math.exp(-t / fit.tauS)));
+  const fit = hold.length > 5 ? analysis?.fit : undefined;
+  const held = holdOf(samples);
+  const along = (ps: readonly number[]): string => line(ps.map((p, i) => [(held[i]?.tS ?? 0) - t0, p]));
   const limitRate = analysis === null ? 0 : analysis.limitMlPerMin / analysis.complianceMlPerBar / 60;
   return (
     <svg
@@ -55,22 +60,29 @@ export function Trace({
         </text>
       ))}
       <g clipPath="url(#trace-box)" fill="none">
+        {hold.length > 5 && earlier.map((run, i) => <path key={i} d={line(fromStart(run))} stroke="var(--line)" />)}
         {shown.length > 1 && <path d={line(shown.map((s) => [s.t - t0, s.p]))} stroke="var(--ink)" />}
-        {fit !== undefined && hold.length > 5 && (
+        {fit !== undefined && (
           <>
-            <path d={line(times.map((t) => [t, fit.p0Bar - settle(t) - fit.rBarPerS * t]))} stroke="var(--act)" strokeWidth="2" />
-            <path d={line(times.map((t) => [t, fit.p0Bar - settle(t) - limitRate * t]))} stroke="var(--red)" strokeDasharray="2 4" />
+            <path d={along(fitCurve(held, fit))} stroke="var(--act)" strokeWidth="2" />
+            <path d={along(fitCurve(held, fit, limitRate))} stroke="var(--red)" strokeDasharray="2 4" />
           </>
         )}
       </g>
-      {fit !== undefined && hold.length > 5 && (
+      {fit !== undefined && (
         <text x={WIDTH - 18} y="18" textAnchor="end" fontSize="12" fill="var(--ink2)">
-          blue: fit · red dots: what the limit would lose
+          blue: fit · red dots: what the limit would lose{earlier.length > 0 ? ' · grey: earlier holds' : ''}
         </text>
       )}
     </svg>
   );
 }
+
+/** A hold's pressures over its own time. */
+const fromStart = (run: readonly RigSample[]): readonly (readonly [number, number])[] => {
+  const hold = run.filter((s) => s.phase === 'hold');
+  return hold.map((s) => [s.t - (hold[0]?.t ?? 0), s.p]);
+};
 
 /** What the fit leaves over, so that a bad fit is seen. */
 export function Residuals({
@@ -84,11 +96,8 @@ export function Residuals({
 }) {
   const hold = samples.filter((s) => s.phase === 'hold');
   const t0 = hold[0]?.t ?? 0;
-  const { fit } = analysis;
-  const left = hold.map((s) => {
-    const t = s.t - t0;
-    return [t, s.p - (fit.p0Bar - (fit.tauS === null ? 0 : fit.aBar * (1 - Math.exp(-t / fit.tauS))) - fit.rBarPerS * t)] as const;
-  });
+  const curve = fitCurve(holdOf(samples), analysis.fit);
+  const left = hold.map((s, i) => [s.t - t0, s.p - (curve[i] as number)] as const);
   const reach = Math.max(0.01, ...left.map(([, e]) => Math.abs(e)));
   return (
     <svg

@@ -77,6 +77,7 @@ export function BookIn({
       complaints,
       complaintText: text('complaintText'),
       identityMarks: text('identityMarks'),
+      comebackTag: text('comebackTag'),
     };
     try {
       const result = await bookIn({
@@ -149,6 +150,7 @@ export function BookIn({
         <Field label="Machine" name="machine" hint="What it is off: make, type, year" />
         <Field label="Where on the machine" name="position" hint="Front left, clutch, …" />
         <Field label="Marks on it" name="identityMarks" hint="Casting marks, numbers, paint" />
+        <Field label="Back again? Its old tag" name="comebackTag" hint="SQ-0031, if it was here before" />
         <div className="grid grid-cols-2 gap-3">
           <Field label="Promised for" name="promisedDate" type="date" />
           <Field label="at" name="promisedTime" type="time" defaultValue="16:00" />

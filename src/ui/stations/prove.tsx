@@ -44,6 +44,7 @@ export function Prove({
   units,
   runs,
   last,
+  earlier,
   actions,
   open,
   ledger,
@@ -54,6 +55,8 @@ export function Prove({
   readonly runs: readonly Run[];
   /** The newest stored run, with its trace. */
   readonly last: StoredRun | undefined;
+  /** Traces of whole holds before the newest. */
+  readonly earlier: readonly (readonly RigSample[])[];
   readonly actions: {
     readonly start: SaveAction;
     readonly abort: (input: unknown) => Promise<unknown>;
@@ -177,7 +180,7 @@ export function Prove({
         </p>
       ) : (
         <>
-          <Trace samples={shown.samples} analysis={analysis} holdS={shown.holdS} units={units} />
+          <Trace samples={shown.samples} analysis={analysis} holdS={shown.holdS} earlier={shown === stored ? earlier : []} units={units} />
           {analysis !== null && <Residuals samples={shown.samples} analysis={analysis} holdS={shown.holdS} />}
         </>
       )}

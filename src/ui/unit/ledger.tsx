@@ -40,6 +40,7 @@ export function Ledger({
   stepsInAll,
   undoable,
   reopenable,
+  lives,
   sums,
   actions,
   now,
@@ -64,6 +65,8 @@ export function Ledger({
   /** What this person may take back. */
   readonly undoable: EventKind | undefined;
   readonly reopenable: readonly Station[];
+  /** Where it stands beside its other life; undefined when it was here once. */
+  readonly lives: string | undefined;
   /** Sums that start with this unit's figures: address and name. */
   readonly sums: readonly (readonly [href: string, name: string])[];
   readonly actions: LedgerActions;
@@ -77,6 +80,14 @@ export function Ledger({
           {text}
         </p>
       ))}
+      {lives !== undefined && (
+        <p className="border-l-4 border-amber pl-3">
+          {lives}{' '}
+          <Go className="font-bold text-act underline" href={`/units/${tag}/lives`}>
+            Its lives side by side
+          </Go>
+        </p>
+      )}
       {notes.map((note) => (
         <p key={note} className="border-l-4 border-line pl-3 text-ink2">
           {note}

@@ -21,6 +21,7 @@ import { historyOf } from '@/db/history';
 import { unitOfTag } from '@/db/kept-units';
 import { everyone } from '@/db/people';
 import { rulesInForce } from '@/db/rules';
+import { otherLives } from '@/db/stations/lives';
 import { Ledger } from '@/ui/unit/ledger';
 import { Ribbon } from '@/ui/unit/ribbon';
 import type { UnitTarget } from '@/ui/unit/unit-actions';
@@ -76,7 +77,8 @@ export const stationPage = (station: Station, work: (at: AtStation) => ReactNode
     if (record === undefined) notFound();
     const { unit } = record;
     const person = await personOrSignIn();
-    const [units, { rules, schools }, people, history] = await Promise.all([
+    const [lives, units, { rules, schools }, people, history] = await Promise.all([
+      otherLives(db, unit),
       unitsOf(),
       rulesInForce(db),
       everyone(db),
@@ -119,6 +121,7 @@ export const stationPage = (station: Station, work: (at: AtStation) => ReactNode
           stepsInAll={steps.length}
           undoable={inShop ? undoable(history, person)?.kind : undefined}
           reopenable={reopenable(record)}
+          lives={sayLives(lives)}
           sums={sumsFor(record)}
           actions={LEDGER_ACTIONS}
           now={now}
@@ -152,6 +155,14 @@ const stationNotes = (record: UnitRecord, station: Station): readonly string[] =
   record.steps
     .filter((s) => s.station === station && (s.note !== '' || s.override !== null))
     .map((s) => (s.override === null ? s.note : `Overridden: ${s.unmet.join(' ')} Reason: ${s.override}`));
+
+const sayLives = ({ before, after }: Awaited<ReturnType<typeof otherLives>>): string | undefined => {
+  if (before === null && after.length === 0) return undefined;
+  return [
+    ...(before === null ? [] : [`It came back: it was here as ${before}.`]),
+    ...after.map((tag) => `It has come back as ${tag}.`),
+  ].join(' ');
+};
 
 /** Sums that this unit's own figures start. */
 const sumsFor = ({ unit: { geometry }, family, bench }: UnitRecord): readonly (readonly [string, string])[] => {

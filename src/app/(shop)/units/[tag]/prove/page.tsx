@@ -1,5 +1,5 @@
 import { theDb } from '@/db/connection';
-import { lastRunOf } from '@/db/stations/prove';
+import { earlierHolds, lastRunOf } from '@/db/stations/prove';
 import { Booster } from '@/ui/pedal-end/booster';
 import { Prove } from '@/ui/stations/prove';
 import { StationFrame } from '@/ui/unit/station-frame';
@@ -27,12 +27,15 @@ export default stationPage('prove', async (at) => {
         />
       </StationFrame>
     );
+  const db = await theDb();
+  const last = await lastRunOf(db, unit.id);
   return (
     <Prove
       target={at.target}
       units={at.units}
       runs={runs}
-      last={await lastRunOf(await theDb(), unit.id)}
+      last={last}
+      earlier={last === undefined ? [] : await earlierHolds(db, last)}
       actions={{ start: startRunAction, abort: abortRunAction, holdLonger: holdLongerAction }}
       open={at.atWork}
       ledger={

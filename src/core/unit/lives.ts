@@ -1,0 +1,79 @@
+import { CAUSES, type CauseName } from '../book-in/cause';
+import { sayComplaint } from '../book-in/complaint';
+import { sayDia } from '../quantity/say';
+import type { Units } from '../quantity/units';
+import { sayGapRecord } from '../set/gap-record';
+import { newestOf } from './bench-record';
+import { currentGauging, provingRun } from './facts-of';
+import type { UnitRecord } from './unit-record';
+
+/** One life of a unit, from its booking in to its leaving, in the words of its own records; null where there is nothing to say. */
+export type Life = {
+  readonly complaint: string;
+  readonly cause: string | null;
+  readonly bore: string | null;
+  readonly verdict: string | null;
+  readonly kits: string | null;
+  readonly gap: string | null;
+  readonly hold: string | null;
+};
+export const LIFE_WORDS: { readonly [L in keyof Life]: string } = {
+  complaint: 'What was wrong',
+  cause: 'What it turned out to be',
+  bore: 'Bore when it left',
+  verdict: 'Judged',
+  kits: 'Kits and lots',
+  gap: 'Pushrod gap',
+  hold: 'Held on the rig',
+};
+
+const HOLD_WORDS = { pass: 'it held', fail: 'it leaked', 'hold-longer': 'undecided' } as const;
+
+/** Confirmed cause of a unit's trouble; undefined where nobody has said. */
+export const causeOf = (r: Pick<UnitRecord, 'findings'>): CauseName | undefined => {
+  const said = r.findings.findLast((f) => f.about === 'cause' && f.answer === 'yes')?.name;
+  return said !== undefined && said in CAUSES ? (said as CauseName) : undefined;
+};
+
+export const lifeOf = (r: UnitRecord, units: Units): Life => {
+  const gauging = currentGauging(r);
+  const form = r.verdicts.findLast((v) => v.gaugingId === gauging?.id)?.answer.gauge;
+  const cause = causeOf(r);
+  const gap = newestOf(r.bench, 'gap');
+  const run = provingRun(r);
+  return {
+    complaint: sayComplaint(r.job.complaints, r.job.complaintText) || 'no complaint',
+    cause: cause === undefined ? null : CAUSES[cause].label,
+    bore: form == null ? null : `${sayDia(form.minMm, units)} to ${sayDia(form.maxMm, units)} ${units.length}`,
+    verdict: r.verdicts.at(-1)?.answer.outcome ?? null,
+    kits: r.setAside.length === 0 ? null : r.setAside.map((s) => `${s.number}, lot ${s.lotCode}`).join('; '),
+    gap: gap === undefined ? null : sayGapRecord(gap, units),
+    hold: run?.outcome == null ? null : `${Math.round(run.targetBar)} bar, ${HOLD_WORDS[run.outcome]}`,
+  };
+};
+
+/** What the first lives of units that came back had in common, counted. */
+export type Tally = { readonly name: string; readonly counts: readonly (readonly [what: string, n: number])[] };
+
+/**
+ * Comebacks counted by the lot of the kit in the first life, by how its bore was saved, by the rules it was judged under, and by what the second life found.
+ * @param pairs first and second life of each unit that came back
+ */
+export const tallyComebacks = (
+  pairs: readonly { readonly first: UnitRecord; readonly second: UnitRecord; readonly rules: string }[],
+): readonly Tally[] => {
+  const tally = (name: string, of: (p: (typeof pairs)[number]) => readonly string[]): Tally => {
+    const counts = new Map<string, number>();
+    for (const what of pairs.flatMap(of)) counts.set(what, (counts.get(what) ?? 0) + 1);
+    return { name, counts: [...counts].sort(([a, m], [b, n]) => n - m || (a < b ? -1 : 1)) };
+  };
+  return [
+    tally('By kit and lot', ({ first }) => first.setAside.map((s) => `${s.number}, lot ${s.lotCode}`)),
+    tally('By how the bore was saved', ({ first }) => [first.verdicts.at(-1)?.answer.outcome ?? 'no bore judged']),
+    tally('By rules in force', ({ rules }) => [rules]),
+    tally('By what was found', ({ second }) => {
+      const cause = causeOf(second);
+      return [cause === undefined ? 'not known yet' : CAUSES[cause].label];
+    }),
+  ];
+};
