@@ -72,7 +72,7 @@ describe('kits', () => {
 
   test('what the file has no column for is named, so that it can stay', () => {
     const got = read('kits', `${head}K-1,Master,1,,cup,cup,1,,,,\n`);
-    expect(got.ok && got.value.lacks).toEqual(['note', 'supersededBy', 'csMm', 'lengthMm', 'thickMm', 'diaMm', 'tip']);
+    expect(got.ok && got.value.lacks).toEqual(['note', 'supersededBy', 'csMm', 'lengthMm', 'thickMm', 'diaMm', 'tip', 'rubber']);
   });
 
   test('too many rows, too many characters, and text that is too long', () => {

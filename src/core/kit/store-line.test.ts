@@ -67,7 +67,7 @@ describe('dimensions in words', () => {
   });
 
   test('a kind asks for what tells its pieces apart, each once', () => {
-    expect(dimsOfKind('cup')).toEqual(['boreMm', 'lengthMm']);
+    expect(dimsOfKind('cup')).toEqual(['boreMm', 'lengthMm', 'rubber']);
     expect(dimsOfKind('bleed-screw')).toEqual(['thread', 'lengthMm', 'tip']);
     expect(dimsOfKind('sealing-washer')).toEqual(['idMm', 'odMm', 'thickMm']);
     for (const kind of ['cup', 'boot', 'circlip', 'square-seal', 'wire-ring', 'dust-seal', 'spring', 'o-ring'] as const)

@@ -47,9 +47,9 @@ describe('a sheet stands in its address, and is the same from there', () => {
       swell: fc.option(fc.record({ beforeMm: size, afterMm: size })),
       lubricant: fc.constantFrom(...LUBRICANT_NAMES),
     }),
-  ])('what touches what', (touch) =>
-    expect(fluidSheetOf(back(fluidQuery(touch)))).toEqual({ ...touch, swell: touch.swell === null ? null : { ...touch.swell } }),
-  );
+  ])('what touches what', (touch) => {
+    expect(fluidSheetOf(back(fluidQuery(touch)))).toEqual({ ...touch, swell: touch.swell === null ? null : { ...touch.swell } });
+  });
   property.prop([fc.uniqueArray(fc.integer({ min: 0, max: 600 }), { maxLength: 60 })])('a vacuum hold', (times) => {
     const samples = times.map((tS) => ({ tS, kPa: (tS * 7) % 100 }));
     expect(samplesOf(back(samplesQuery(samples)))).toEqual(samples);
