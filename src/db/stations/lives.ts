@@ -1,11 +1,14 @@
-import { and, desc, eq, isNotNull } from 'drizzle-orm';
+import { desc, eq, isNotNull, or, sql } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/sqlite-core';
 import type { UnitKind } from '@/core/family/family-name';
 import { fail, ok, type Result } from '@/core/result';
 import { tagNumber, tagOf, type Unit, type UnitRecord } from '@/core/unit/unit-record';
 import type { SaveError } from '@/core/wire/save-error';
 import type { Db, Reader } from '../connection';
+import { keptBy } from '../kept';
 import { unitOfTag } from '../kept-units';
 import { loadUnit } from '../load-unit';
+import { prepared } from '../prepared';
 import { ruleSets, units, verdicts } from '../tables';
 
 /** The unit that a tag names as the first life of one that comes back; refused, with why, when it cannot be. @param tag empty: it was not here before */
@@ -29,34 +32,58 @@ export async function otherLives(
   db: Reader,
   unit: Pick<Unit, 'id' | 'comesBackFrom'>,
 ): Promise<{ readonly before: string | null; readonly after: readonly string[] }> {
-  const [before] =
-    unit.comesBackFrom === null ? [] : await db.select({ tagNo: units.tagNo }).from(units).where(eq(units.id, unit.comesBackFrom));
-  const after = await db.select({ tagNo: units.tagNo }).from(units).where(eq(units.comesBackFrom, unit.id)).orderBy(units.tagNo);
-  return { before: before === undefined ? null : tagOf(before), after: after.map(tagOf) };
+  const rows = await livesQuery(db).execute({ before: unit.comesBackFrom ?? '', id: unit.id });
+  const before = rows.find((r) => r.id === unit.comesBackFrom);
+  return { before: before === undefined ? null : tagOf(before), after: rows.filter((r) => r !== before).map(tagOf) };
 }
+
+const livesQuery = prepared((db: Reader) =>
+  db
+    .select({ id: units.id, tagNo: units.tagNo })
+    .from(units)
+    .where(or(eq(units.id, sql.placeholder('before')), eq(units.comesBackFrom, sql.placeholder('id'))))
+    .orderBy(units.tagNo)
+    .prepare(),
+);
 
 export type Comeback = { readonly first: UnitRecord; readonly second: UnitRecord; readonly rules: string };
 
-/** Every unit that came back, with its first life and the rules that was judged under, the newest first. @param most how many at most */
-export async function comebacks(db: Db, most = 200): Promise<readonly Comeback[]> {
+/** Those that count at most, the newest. */
+const MOST = 200;
+
+const readComebacks = async (db: Reader): Promise<readonly Comeback[]> => {
   const rows = await db
     .select({ id: units.id, first: units.comesBackFrom })
     .from(units)
     .where(isNotNull(units.comesBackFrom))
     .orderBy(desc(units.createdAt))
-    .limit(most);
+    .limit(MOST);
   const pairs = await Promise.all(
     rows.map(async (row) => {
       const [first, second] = [await loadUnit(db, row.first ?? ''), await loadUnit(db, row.id)];
       if (first === undefined || second === undefined) return [];
-      const judged = first.verdicts.at(-1)?.id ?? '';
       const [rules] = await db
         .select({ version: ruleSets.version })
         .from(verdicts)
         .innerJoin(ruleSets, eq(verdicts.ruleSetId, ruleSets.id))
-        .where(and(eq(verdicts.id, judged)));
+        .where(eq(verdicts.id, first.verdicts.at(-1)?.id ?? ''));
       return [{ first, second, rules: rules === undefined ? 'not judged' : `version ${rules.version}` }];
     }),
   );
   return pairs.flat();
-}
+};
+
+const firsts = alias(units, 'firsts');
+const stampQuery = prepared((db: Reader) =>
+  db
+    .select({
+      stamp: sql<string>`count(*) || ' ' || coalesce(max(${units.changedAt}), '') || ' ' || coalesce(max(${firsts.changedAt}), '')`,
+    })
+    .from(units)
+    .innerJoin(firsts, eq(units.comesBackFrom, firsts.id))
+    .prepare(),
+);
+
+/** Every unit that came back, with its first life and the rules that was judged under, the newest first; read again once one of them has changed. */
+const keptComebacks = keptBy<Reader, readonly Comeback[]>(async (db) => (await stampQuery(db).execute())[0]?.stamp ?? '', readComebacks);
+export const comebacks = (db: Reader): Promise<readonly Comeback[]> => keptComebacks(db, '');

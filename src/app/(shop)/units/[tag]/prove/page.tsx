@@ -35,7 +35,7 @@ export default stationPage('prove', async (at) => {
       units={at.units}
       runs={runs}
       last={last}
-      earlier={last === undefined ? [] : await earlierHolds(db, last)}
+      earlier={last === undefined || runs.length < 2 ? [] : await earlierHolds(db, last)}
       actions={{ start: startRunAction, abort: abortRunAction, holdLonger: holdLongerAction }}
       open={at.atWork}
       ledger={
