@@ -106,6 +106,16 @@ test('the gap is saved with its verdict: no gap holds Set, a right one signs it 
   await isDone(page, 'set');
 });
 
+test('what cures is told at every station until its time is over, and counts its plugs out', async () => {
+  const painted = await hand.at('Clean', 'clean', 'Wheel cylinder, double');
+  await shows(page, /paint, air cure · cures until/);
+  expect(await page.$$eval('button', (all) => all.find((b) => b.textContent === 'It has cured')?.disabled)).toBe(true);
+  await page.goto(`${painted}/hone`);
+  await ready(page);
+  await shows(page, /paint, air cure · cures until/);
+  await shows(page, 'Plugs out, of 4');
+});
+
 test('a booster is tried by hand: what leaks is told, with where to look', async () => {
   await hand.at('Prove', 'prove', 'Vacuum booster');
   await hand.press('holds against its way');

@@ -41,7 +41,7 @@ export function LineChart({
 }) {
   const tick = { fill: 'var(--ink2)', fontSize: 12 };
   return (
-    <figure role="img" aria-label={title} className="border border-line bg-sheet p-2">
+    <figure role="img" aria-label={title} className="min-w-0 overflow-hidden border border-line bg-sheet p-2">
       <ResponsiveContainer width="100%" height={height} initialDimension={{ width: 720, height }}>
         <Lines margin={{ top: 12, right: 16, bottom: 18, left: 12 }} accessibilityLayer={false}>
           <CartesianGrid stroke="var(--hair)" />

@@ -46,7 +46,7 @@ export function CloseUp({
   returns,
   actions,
   open,
-  inShop,
+  mayWork,
   ledger,
   children,
 }: {
@@ -65,7 +65,8 @@ export function CloseUp({
   readonly returns: 'by-itself' | 'sticks' | null | undefined;
   readonly actions: CloseUpActions;
   readonly open: boolean;
-  readonly inShop: boolean;
+  /** The unit is here, and this person works at benches. */
+  readonly mayWork: boolean;
   readonly ledger: ReactNode;
   readonly children: ReactNode;
 }) {
@@ -116,7 +117,7 @@ export function CloseUp({
             <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
             {step === undefined && <div className="mt-3">{children}</div>}
           </section>
-          {inShop && tray.some((p) => p.goesIn !== null) && (
+          {mayWork && tray.some((p) => p.goesIn !== null) && (
             <Fold title="A part was left over">
               <ForgottenBox target={target} family={family} tray={tray} findForgotten={actions.findForgotten} />
             </Fold>

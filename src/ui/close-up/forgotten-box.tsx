@@ -5,11 +5,11 @@ import { uuidv7 } from 'uuidv7';
 import { reopenedByParts } from '@/core/close-up/bearing';
 import { inTheWay } from '@/core/close-up/order';
 import type { Family } from '@/core/family/family';
-import { PART_KIND_NAMES, PART_KINDS, type PartKind } from '@/core/family/part-kind';
 import { STATION_WORDS } from '@/core/route/station';
 import type { TrayPart } from '@/core/strip/tray-door';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
+import { NewPartFields, nameOf, type UnlistedPart } from '../strip/new-part-fields';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 
 const UNLISTED = 'unlisted';
@@ -28,17 +28,13 @@ export function ForgottenBox({
 }) {
   const { save, saving, acceptTheirs } = useSave(findForgotten, target);
   const [picked, setPicked] = useState('');
-  const [kind, setKind] = useState<PartKind>('protector-washer');
-  const [name, setName] = useState('');
-  const [behindId, setBehindId] = useState('');
+  const [unlisted, setUnlisted] = useState<UnlistedPart>({ kind: 'protector-washer', name: '', behindId: null });
   const inside = tray.filter((p) => p.goesIn !== null);
   const part = inside.find((p) => p.id === picked);
   const out = part === undefined ? [] : [...inTheWay(family, tray, part).filter((p) => p.goesIn !== null), part];
   const opened = reopenedByParts(family, out).map((s) => STATION_WORDS[s]);
   const forgotten =
-    picked === UNLISTED
-      ? { what: 'unlisted', partId: uuidv7(), kind, name: name.trim(), behindId: behindId === '' ? null : behindId }
-      : { what: 'listed', partId: picked };
+    picked === UNLISTED ? { what: 'unlisted', partId: uuidv7(), ...unlisted, name: nameOf(unlisted) } : { what: 'listed', partId: picked };
   return (
     <div className="grid gap-2">
       <label className="label mb-0">
@@ -54,33 +50,9 @@ export function ForgottenBox({
         </select>
       </label>
       {picked === UNLISTED && (
-        <>
-          <label className="label mb-0">
-            What is it?
-            <select className="field text-ink" value={kind} onChange={(e) => setKind(e.target.value as PartKind)}>
-              {PART_KIND_NAMES.map((k) => (
-                <option key={k} value={k}>
-                  {PART_KINDS[k].label}
-                </option>
-              ))}
-            </select>
-          </label>
-          <label className="label mb-0">
-            A name for it
-            <input className="field text-ink" value={name} onChange={(e) => setName(e.target.value)} />
-          </label>
-          <label className="label mb-0">
-            It lies behind, from the open end
-            <select className="field text-ink" value={behindId} onChange={(e) => setBehindId(e.target.value)}>
-              <option value="">nothing: it comes first</option>
-              {tray.map((p) => (
-                <option key={p.id} value={p.id}>
-                  {p.name}
-                </option>
-              ))}
-            </select>
-          </label>
-        </>
+        <div className="flex flex-wrap gap-2">
+          <NewPartFields part={unlisted} tray={tray} onSay={setUnlisted} />
+        </div>
       )}
       {part !== undefined && (
         <p className="border-l-4 border-amber pl-3">
@@ -96,7 +68,7 @@ export function ForgottenBox({
       <button
         type="button"
         className="btn-quiet w-fit"
-        disabled={saving.kind === 'saving' || picked === '' || (picked === UNLISTED && name.trim().length < 2)}
+        disabled={saving.kind === 'saving' || picked === ''}
         onClick={() => void save({ forgotten })}
       >
         It was left out: open what it needs

@@ -2,13 +2,11 @@
 
 import { useState } from 'react';
 import { uuidv7 } from 'uuidv7';
-import { PART_KIND_NAMES, PART_KINDS, type PartKind } from '@/core/family/part-kind';
 import type { TrayPart } from '@/core/strip/tray-door';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
-
-const KINDS = [...PART_KIND_NAMES].sort((a, b) => PART_KINDS[a].label.localeCompare(PART_KINDS[b].label));
+import { NewPartFields, nameOf, type UnlistedPart } from './new-part-fields';
 
 /** A part that came out though the family knows none such: where it lay, and what it is. */
 export function AddPart({
@@ -22,10 +20,8 @@ export function AddPart({
 }) {
   const { save, saving, acceptTheirs } = useSave(addPart, target);
   const [isOpen, setOpen] = useState(false);
-  const [kind, setKind] = useState<PartKind>('o-ring');
-  const [name, setName] = useState('');
+  const [part, setPart] = useState<UnlistedPart>({ kind: 'o-ring', name: '', behindId: null });
   const [qty, setQty] = useState(1);
-  const [behind, setBehind] = useState('');
   if (!isOpen)
     return (
       <button type="button" className="btn-quiet mt-2" onClick={() => setOpen(true)}>
@@ -35,15 +31,15 @@ export function AddPart({
   const add = async (): Promise<void> => {
     const entry = {
       partId: uuidv7(),
-      kind,
-      name: name.trim() === '' ? PART_KINDS[kind].label : name,
+      kind: part.kind,
+      name: nameOf(part),
       qty,
       note: '',
-      behindId: behind === '' ? null : behind,
+      behindId: part.behindId,
     };
     const result = await save(entry);
     if (!result.ok) return;
-    setName('');
+    setPart({ ...part, name: '' });
     setOpen(false);
   };
   return (
@@ -54,40 +50,10 @@ export function AddPart({
         void add();
       }}
     >
-      <label className="label mb-0">
-        What it is
-        <select className="field mt-1 w-44" value={kind} onChange={(e) => setKind(e.target.value as PartKind)}>
-          {KINDS.map((k) => (
-            <option key={k} value={k}>
-              {PART_KINDS[k].label}
-            </option>
-          ))}
-        </select>
-      </label>
-      <label className="label mb-0">
-        Called
-        <input
-          className="field mt-1 w-44"
-          value={name}
-          onChange={(e) => setName(e.target.value)}
-          placeholder={PART_KINDS[kind].label}
-          maxLength={60}
-        />
-      </label>
+      <NewPartFields part={part} tray={tray} onSay={setPart} />
       <label className="label mb-0">
         How many
         <input type="number" min={1} max={20} className="field mt-1 w-20" value={qty} onChange={(e) => setQty(Number(e.target.value))} />
-      </label>
-      <label className="label mb-0">
-        Lay behind
-        <select className="field mt-1 w-44" value={behind} onChange={(e) => setBehind(e.target.value)}>
-          <option value="">the mouth: it came first</option>
-          {tray.map((p) => (
-            <option key={p.id} value={p.id}>
-              {p.name}
-            </option>
-          ))}
-        </select>
       </label>
       <button type="submit" className="btn">
         Put it on the tray

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { laneOf } from '@/core/bore/lane';
+import { openingsOf } from '@/core/finish/finish';
 import { may, type Person } from '@/core/people/role';
 import type { Units } from '@/core/quantity/units';
 import { cautionsAt } from '@/core/route/cautions';
@@ -10,9 +11,10 @@ import { STATION_WORDS, STATIONS, type Station } from '@/core/route/station';
 import { sayWhyNot, whyNotDone } from '@/core/route/why-not';
 import type { Rules } from '@/core/rules/rule-set';
 import type { Schools } from '@/core/rules/schools';
-import { newestOf } from '@/core/unit/bench-record';
+import { benchOf, newestOf } from '@/core/unit/bench-record';
 import { drawnParts } from '@/core/unit/drawn-parts';
 import { factsOf, judgedMarks, routeOfUnit, trayWayOf } from '@/core/unit/facts-of';
+import { finishBody } from '@/core/unit/finish-body';
 import { foldHistory, undoable } from '@/core/unit/history';
 import { newestPhotos } from '@/core/unit/shown-photos';
 import { tagNumber, tagOf, type UnitRecord } from '@/core/unit/unit-record';
@@ -22,12 +24,14 @@ import { unitOfTag } from '@/db/kept-units';
 import { everyone } from '@/db/people';
 import { rulesInForce } from '@/db/rules';
 import { otherLives } from '@/db/stations/lives';
+import { FinishFold } from '@/ui/finish/finish-fold';
 import { Ledger } from '@/ui/unit/ledger';
 import { Ribbon } from '@/ui/unit/ribbon';
 import type { UnitTarget } from '@/ui/unit/unit-actions';
 import { UnitHead } from '@/ui/unit/unit-head';
 import { unitsOf } from '../../../../_server/preferences';
 import { personOrSignIn } from '../../../../_server/who';
+import { findCuredAction, putOnFinishAction } from '../../../../actions/close-up';
 import { leaveAction, reopenAction } from '../../../../actions/release';
 import { endWaitAction, startWaitAction, undoAction } from '../../../../actions/unit';
 
@@ -104,28 +108,31 @@ export const stationPage = (station: Station, work: (at: AtStation) => ReactNode
       atWork: inShop && stop?.state === 'now' && may(person.role, 'bench'),
       unmet: whyNotDone(station, factsOf(record)).map(sayWhyNot),
       ledger: (
-        <Ledger
-          target={target}
-          tag={tagOf(unit)}
-          station={station}
-          person={person}
-          people={people.map(({ id, name }) => ({ id, name }))}
-          inShop={inShop}
-          cautions={cautionsAt(station, record.family)}
-          notes={stationNotes(record, station)}
-          timers={record.timers}
-          photos={newestPhotos(record)}
-          photosInAll={record.photos.length}
-          phase={trayWayOf(record)}
-          history={steps.slice(0, STEPS_SHOWN)}
-          stepsInAll={steps.length}
-          undoable={inShop ? undoable(history, person)?.kind : undefined}
-          reopenable={reopenable(record)}
-          lives={sayLives(lives)}
-          sums={sumsFor(record)}
-          actions={LEDGER_ACTIONS}
-          now={now}
-        />
+        <>
+          {inShop && may(person.role, 'bench') && <Finishes record={record} station={station} target={target} />}
+          <Ledger
+            target={target}
+            tag={tagOf(unit)}
+            station={station}
+            person={person}
+            people={people.map(({ id, name }) => ({ id, name }))}
+            inShop={inShop}
+            cautions={cautionsAt(station, record.family)}
+            notes={stationNotes(record, station)}
+            timers={record.timers}
+            photos={newestPhotos(record)}
+            photosInAll={record.photos.length}
+            phase={trayWayOf(record)}
+            history={steps.slice(0, STEPS_SHOWN)}
+            stepsInAll={steps.length}
+            undoable={inShop ? undoable(history, person)?.kind : undefined}
+            reopenable={reopenable(record)}
+            lives={sayLives(lives)}
+            sums={sumsFor(record)}
+            actions={LEDGER_ACTIONS}
+            now={now}
+          />
+        </>
       ),
       now,
     };
@@ -155,6 +162,24 @@ const stationNotes = (record: UnitRecord, station: Station): readonly string[] =
   record.steps
     .filter((s) => s.station === station && (s.note !== '' || s.override !== null))
     .map((s) => (s.override === null ? s.note : `Overridden: ${s.unmet.join(' ')} Reason: ${s.override}`));
+
+/** Stations at which something is put on a body; what cures is told at all of them. */
+const FINISHED_AT: readonly Station[] = ['clean', 'close-up', 'set'];
+
+const Finishes = ({ record, station, target }: Pick<AtStation, 'record' | 'station' | 'target'>) => {
+  const finishes = benchOf(record.bench, 'finish');
+  if (!FINISHED_AT.includes(station) && finishes.every((f) => f.curedAt !== null)) return null;
+  return (
+    <FinishFold
+      target={target}
+      finishes={finishes}
+      body={finishBody(record)}
+      openings={openingsOf(record.family, record.unit.geometry)}
+      putOn={putOnFinishAction}
+      findCured={findCuredAction}
+    />
+  );
+};
 
 const sayLives = ({ before, after }: Awaited<ReturnType<typeof otherLives>>): string | undefined => {
   if (before === null && after.length === 0) return undefined;

@@ -3,7 +3,6 @@ import { may } from '@/core/people/role';
 import { Clean } from '@/ui/stations/clean';
 import { StationFrame } from '@/ui/unit/station-frame';
 import { treatAction } from '../../../../actions/strip';
-import { Finishes } from '../_station/finish-fold';
 import { SignOffAside } from '../_station/sign-off';
 import { stationPage, titled } from '../_station/station-page';
 
@@ -12,16 +11,7 @@ export const generateMetadata = titled('clean');
 export default stationPage('clean', (at) => {
   const { unit, family, tray, treatments } = at.record;
   return (
-    <StationFrame
-      title="CLEAN"
-      ledger={
-        <>
-          <Finishes at={at} />
-          {at.ledger}
-        </>
-      }
-      aside={<SignOffAside at={at} text="Clean and dry" />}
-    >
+    <StationFrame title="CLEAN" ledger={at.ledger} aside={<SignOffAside at={at} text="Clean and dry" />}>
       <Clean
         target={at.target}
         advice={cleaningFor(cleaningBody(unit.material, tray))}

@@ -2,6 +2,7 @@ import { closeUpSteps } from '@/core/close-up/guide';
 import { NO_TOUCH } from '@/core/fluid/contact';
 import { statedRubbers } from '@/core/fluid/rubber';
 import { isExpired } from '@/core/kit/article';
+import { may } from '@/core/people/role';
 import { curing, rinseFaults, sayWhyNot, unopened } from '@/core/route/why-not';
 import { newestOf } from '@/core/unit/bench-record';
 import { contactsWith, factsOf } from '@/core/unit/facts-of';
@@ -13,7 +14,6 @@ import { CloseUp } from '@/ui/close-up/close-up';
 import { findForgottenAction, noteAtBenchAction, noteTorqueAction } from '../../../../actions/close-up';
 import { recordPartAction } from '../../../../actions/strip';
 import { startWaitAction } from '../../../../actions/unit';
-import { Finishes } from '../_station/finish-fold';
 import { NotNow } from '../_station/not-now';
 import { SignOff } from '../_station/sign-off';
 import { stationPage, titled } from '../_station/station-page';
@@ -48,12 +48,11 @@ export default stationPage('close-up', async (at) => {
       returns={family.bore === 'none' ? undefined : factsOf(record).stroked}
       actions={ACTIONS}
       open={at.atWork}
-      inShop={at.inShop}
+      mayWork={at.inShop && may(at.person.role, 'bench')}
       ledger={
         <>
           <NotNow stop={at.stop} />
           <Holes at={at} />
-          <Finishes at={at} />
           {at.ledger}
         </>
       }

@@ -2,7 +2,6 @@ import { benchOf } from '@/core/unit/bench-record';
 import { SetStation } from '@/ui/set/set-station';
 import { StationFrame } from '@/ui/unit/station-frame';
 import { saveGapAction } from '../../../../actions/close-up';
-import { Finishes } from '../_station/finish-fold';
 import { SignOffAside } from '../_station/sign-off';
 import { stationPage, titled } from '../_station/station-page';
 
@@ -11,16 +10,7 @@ export const generateMetadata = titled('set');
 export default stationPage('set', (at) => {
   const { windowMinMm, windowMaxMm, gapTargetMm } = at.rules;
   return (
-    <StationFrame
-      title="SET · pushrod gap"
-      ledger={
-        <>
-          <Finishes at={at} />
-          {at.ledger}
-        </>
-      }
-      aside={<SignOffAside at={at} text="Gap set" />}
-    >
+    <StationFrame title="SET · pushrod gap" ledger={at.ledger} aside={<SignOffAside at={at} text="Gap set" />}>
       <SetStation
         target={at.target}
         gaps={benchOf(at.record.bench, 'gap')}
