@@ -166,6 +166,25 @@ describe('a forgotten part', () => {
     ]);
   });
 
+  test('an unlisted part goes back in by its own turn, and the unit closes without a lead', async () => {
+    const unitId = await shop.at('prove', tandem);
+    const shim = { what: 'unlisted', partId: `${unitId}-shim`, kind: 'stop-washer', name: 'shim', behindId: `${unitId}-circlip` } as const;
+    await forget(unitId, shim);
+    const { family, tray } = await shop.record(unitId);
+    const order = assemblyOrder(family, tray).filter((p) => p.goesIn === null);
+    expect(order.map((p) => p.name)).toEqual(['shim', 'circlip', 'boot']);
+    expect(order[0]).toMatchObject({ condition: 'good', fate: 'refitted', note: 'found on the bench after closing up' });
+    for (const p of order) {
+      const goesIn = { piece: p.fate === 'refitted' ? 'same' : 'new', faces: null } as const;
+      expect((await recordPart(shop.db, await shop.change(unitId, 'part-in'), p.id, { goesIn })).ok).toBe(true);
+    }
+    await stroke(unitId, 'by-itself');
+    expect((await sign(unitId, 'close-up')).ok).toBe(true);
+    const cup = { ...shim, partId: `${unitId}-cup2`, kind: 'cup', name: 'second cup' } as const;
+    await forget(unitId, cup);
+    expect((await shop.record(unitId)).tray.find((p) => p.name === 'second cup')?.fate).toBe('replaced');
+  });
+
   test('is refused while nothing is in, for what is not in, and for what is not there; and can be undone', async () => {
     const fresh = await shop.at('close-up');
     expect(reasons(await forget(fresh, listed(fresh, 'left-cup')))).toEqual(['Nothing has been put in yet.']);

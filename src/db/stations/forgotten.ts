@@ -2,6 +2,7 @@ import { reopenedByParts } from '@/core/close-up/bearing';
 import { inTheWay } from '@/core/close-up/order';
 import type { PartKind } from '@/core/family/part-kind';
 import { ok, type Result } from '@/core/result';
+import { usualFate } from '@/core/strip/tray';
 import type { TrayPart } from '@/core/strip/tray-door';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
 import type { Db } from '../connection';
@@ -20,6 +21,14 @@ export type Forgotten =
       readonly behindId: string | null;
     };
 
+/** A part that turned up: it was whole enough to be taken for one of this unit's, and what is never used again is replaced. */
+const foundOnBench = (part: TrayPart): TrayPart => ({
+  ...part,
+  condition: 'good',
+  fate: usualFate(part.kind, 'good'),
+  note: 'found on the bench after closing up',
+});
+
 /** A forgotten part is found: it and what stands in its way come out again, and just the stations that those bear on are open again. */
 export const findForgotten = (db: Db, change: Change, f: Forgotten): Promise<Result<Changed, ChangeError>> =>
   changeUnit(db, change, (record) => {
@@ -27,7 +36,7 @@ export const findForgotten = (db: Db, change: Change, f: Forgotten): Promise<Res
     if (record.tray.every((p) => p.goesIn === null)) return refused('Nothing has been put in yet.');
     const added = f.what === 'listed' ? undefined : lyingBehind(record.tray, f);
     if (added !== undefined && !added.ok) return added;
-    const part = added?.value ?? record.tray.find((p) => p.id === f.partId);
+    const part = added === undefined ? record.tray.find((p) => p.id === f.partId) : foundOnBench(added.value);
     if (part === undefined) return refused('There is no such part on this tray.');
     if (part.goesIn === null && f.what === 'listed') return refused(`The ${part.name} is not in yet: it has its turn at Close up.`);
     const tray = added === undefined ? record.tray : [...record.tray, part].sort((a, b) => a.seq - b.seq);
