@@ -38,6 +38,35 @@ describe('the order of going in', () => {
     expect(tandem.indexOf('circlip')).toBeLessThan(tandem.indexOf('boot'));
   });
 
+  test('a wheel cylinder: from the middle, each cup before the piston at its own end, boots last', () => {
+    const wheel = order(FAMILIES['wheel-double']);
+    expect(wheel.filter((s) => !s.startsWith('bleed'))).toEqual([
+      'expander',
+      'left-cup',
+      'right-cup',
+      'left-piston',
+      'right-piston',
+      'right-boot',
+      'left-boot',
+    ]);
+  });
+
+  property.prop([fc.constantFrom(...UNIT_KINDS), fc.nat()])('what comes out again for a part goes in after it', (name, pick) => {
+    const family = FAMILIES[name];
+    const tray = trayOf(family);
+    const part = tray[pick % tray.length] as TrayPart;
+    const going = order(family, tray);
+    for (const other of inTheWay(family, tray, part)) {
+      // A stop is put in with the piston pressed, so it may follow or come before.
+      if (other.kind === 'set-screw' || other.kind === 'stop-pin') continue;
+      expect([part.slotId, other.slotId, going.indexOf(other.slotId) > going.indexOf(part.slotId)]).toEqual([
+        part.slotId,
+        other.slotId,
+        true,
+      ]);
+    }
+  });
+
   test('what was binned or never there does not go in; a part the family knows none of goes in before the one in front of it', () => {
     const family = FAMILIES['master-single'];
     const tray = trayOf(family).map((p) =>

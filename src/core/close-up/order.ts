@@ -15,7 +15,7 @@ export const goesBack = (family: Family, p: TrayPart): boolean =>
  */
 export const assemblyOrder = (family: Family, tray: readonly TrayPart[]): readonly TrayPart[] => {
   const groups = removalOrder(family, tray).map(([carrier, ...riders]) => [...riders.reverse(), carrier as TrayPart]);
-  const known = groups.reverse().flat();
+  const known = byEnds(family, tray, groups.reverse().flat());
   const order = tray.reduceRight<readonly TrayPart[]>((done, part, at) => {
     if (!isForeign(family, part)) return done;
     const infront = tray[at - 1];
@@ -23,6 +23,15 @@ export const assemblyOrder = (family: Family, tray: readonly TrayPart[]): readon
     return [...done.slice(0, place), part, ...done.slice(place)];
   }, known);
   return order.filter((p) => goesBack(family, p));
+};
+
+/** A bore that is open at both ends is filled from its middle: each cup by its own end, before the piston that pushes it. */
+const byEnds = (family: Family, tray: readonly TrayPart[], order: readonly TrayPart[]): readonly TrayPart[] => {
+  if (family.bore !== 'through') return order;
+  const row = tray.filter((p) => order.includes(p) && !isRadial(p.kind) && p.kind !== 'boot');
+  const fromMiddle = (p: TrayPart): number => Math.abs(row.indexOf(p) - (row.length - 1) / 2);
+  const filled = [...row].sort((a, b) => fromMiddle(a) - fromMiddle(b))[Symbol.iterator]();
+  return order.map((p) => (row.includes(p) ? (filled.next().value ?? p) : p));
 };
 
 /** What stands on or over a part outside the bore, by kind. */
