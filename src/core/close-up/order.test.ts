@@ -229,3 +229,17 @@ test.each(UNIT_KINDS)('%s: every part is told how it goes in and what is seen wh
     expect(fitting.todo).toContain(part.name);
   }
 });
+
+test('a through bore keeps its order whichever parts were never there', () => {
+  const family = FAMILIES['wheel-double'];
+  const tray = trayOf(family).map((p) => (p.slotId === 'bleed-cap' || p.slotId === 'left-boot' ? { ...p, fate: 'binned' as const } : p));
+  const going = order(family, tray);
+  expect(going).not.toContain('left-boot');
+  for (const end of ['left', 'right']) expect(going.indexOf(`${end}-cup`)).toBeLessThan(going.indexOf(`${end}-piston`));
+  expect(new Set(going).size).toBe(going.length);
+});
+
+test('a unit without a bore has nothing in the way of anything but what stands over it', () => {
+  for (const slot of FAMILIES.linkage.slots) expect([slot.id, way(FAMILIES.linkage, slot.id)]).toEqual([slot.id, []]);
+  expect(way(FAMILIES['distribution-valve'], 'plug-washer')).toEqual(['end-plug']);
+});
