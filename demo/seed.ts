@@ -4,6 +4,8 @@ import { suggestDepths } from '@/core/bore/suggest-grid';
 import { FAMILIES } from '@/core/family/families';
 import { geometryAt } from '@/core/family/family';
 import type { Person } from '@/core/people/role';
+import type { Step } from '@/core/prove/programme/step';
+import { usualSteps } from '@/core/prove/programme/usual';
 import { STATIONS } from '@/core/route/station';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
 import { tagOf } from '@/core/unit/unit-record';
@@ -11,6 +13,7 @@ import { type Db, dataFolder, migrateDb, openDb } from '@/db/connection';
 import { addInstrument, checkRing, newToken } from '@/db/instruments';
 import { addPerson } from '@/db/people';
 import { leftSince } from '@/db/rack';
+import { saveProgramme } from '@/db/save-programme';
 import { insertArticle, insertFitment, insertRuleSet } from '@/db/shop-setup';
 import { bookIn } from '@/db/stations/book-in';
 import { addPhoto } from '@/db/stations/photos';
@@ -21,6 +24,7 @@ import { SOUND, type Truth } from '../devices/rig/chamber';
 import { trueBore } from './bore';
 import { FITMENTS } from './fitments';
 import { asArticle, KITS } from './kits';
+import { must } from './must';
 import { PEOPLE } from './people';
 import { drawPhoto } from './photo';
 import { type Random, seeded } from './random';
@@ -35,7 +39,12 @@ const GAUGES = [
   ['Dial bore gauge 18 to 35', 6, 0.001],
   ['Three-point gauge 20 to 25', 41, -0.001],
 ] as const;
-const LEAKS: Truth = { ...SOUND, leakMlPerMinAt80: 0.19 };
+const LEAKS: { readonly [L in NonNullable<Story['leaks']>]: Truth } = {
+  groove: { ...SOUND, leakMlPerMinAt80: 0.19 },
+  near: { ...SOUND, leakMlPerMinAt80: STANDARD_RULES.limitMlPerMin },
+  bypass: { ...SOUND, chambers: { rear: { leakMlPerMinAt80: 0.22 } } },
+  lip: { ...SOUND, leakMlPerMinAt80: 0.3, law: 'lip' },
+};
 
 /** What the stand-in devices are to find, by tag. */
 export type Truths = { readonly rig: Readonly<Record<string, Truth>>; readonly gauge: Readonly<Record<string, TrueGauge>> };
@@ -54,6 +63,15 @@ export async function seedDemo(db: Db, now: number, stories: readonly Story[] = 
   });
   for (const [i, variant] of VARIANTS.entries())
     await saveVariant(db, PEOPLE[2] as Person, now - 300 * 24 * HOUR_MS, { id: `variant-${i + 1}`, replaces: null, variant });
+  const slave = usualSteps(FAMILIES.slave).map((s): Step => (s.kind === 'cycles' ? { ...s, need: 'must' } : s));
+  await must(
+    saveProgramme(db, PEOPLE[2] as Person, now - 200 * 24 * HOUR_MS, {
+      family: 'slave',
+      after: 0,
+      note: 'Two slaves came back that had held at once: stroke them first.',
+      steps: slave,
+    }),
+  );
   for (const [i, [name, daysAgo, offMm]] of GAUGES.entries()) {
     const instrumentId = `gauge-${i + 1}`;
     await addInstrument(db, { id: instrumentId, name }, now - 400 * 24 * HOUR_MS);
@@ -69,7 +87,7 @@ export async function seedDemo(db: Db, now: number, stories: readonly Story[] = 
   const byAge = [...stories].sort((a, b) => b.inH - a.inH);
   for (const [i, story] of byAge.entries()) {
     const tag = await live(db, story, i, now, random, await currentVariants(db));
-    if (story.leaks === true) rig[tag] = LEAKS;
+    if (story.leaks !== undefined) rig[tag] = LEAKS[story.leaks];
     const family = FAMILIES[story.family];
     if (story.sixteenths === 0 || family.drawing === null) continue;
     const geometry = geometryAt(family.drawing, (story.sixteenths * 25.4) / 16);
@@ -190,8 +208,8 @@ const run = async (work: Work, story: Story, db: Db, random: Random, now: number
   if (past('close-up')) await work.closeUp();
   else if (story.at === 'close-up' && story.unasked !== true) await work.closeUp(story.family === 'master-tandem' ? 8 : 6);
   if (past('set')) await work.set();
-  if (past('prove') || story.leaks === true)
-    await work.prove(story.leaks === true ? LEAKS : { ...SOUND, leakMlPerMinAt80: 0.004 + random.next() * 0.012 });
+  if (past('prove') || story.leaks === 'groove')
+    await work.prove(story.leaks === 'groove' ? LEAKS.groove : { ...SOUND, leakMlPerMinAt80: 0.004 + random.next() * 0.012 });
   if (story.at === 'release') await work.sign();
   if (story.cause !== undefined) await work.itWas(story.cause);
   if (story.at === 'released') await work.release();

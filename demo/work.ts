@@ -4,13 +4,17 @@ import { usesOld } from '@/core/close-up/piece';
 import { sideOf } from '@/core/close-up/side';
 import { FINISHES, type FinishName, openingsOf } from '@/core/finish/finish';
 import { NO_TOUCH, type Touch } from '@/core/fluid/contact';
+import { FINE } from '@/core/prove/hold-analysis';
+import { isRunStep, type RunStep } from '@/core/prove/programme/step';
 import { analyseRun } from '@/core/prove/run-analysis';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
 import type { Fastened, TrayPart } from '@/core/strip/tray-door';
+import { keptBarOf, provingOf } from '@/core/unit/proving';
 import { namedNeeds, rankedKits } from '@/core/unit/ranked-kits';
 import { noteAtBench, saveGap, saveVacuum } from '@/db/stations/bench';
 import { putOnFinish } from '@/db/stations/finish';
 import { openBag, setAside } from '@/db/stations/kit';
+import { noteSeen } from '@/db/stations/proof';
 import { endRun, startRun } from '@/db/stations/prove';
 import { release, signForRelease } from '@/db/stations/release';
 import { leave, signOff } from '@/db/stations/sign-off';
@@ -18,7 +22,7 @@ import { recordPart } from '@/db/stations/tray';
 import { wholeStore } from '@/db/store/catalogue';
 import type { Truth } from '../devices/rig/chamber';
 import { must } from './must';
-import { simulate } from './rig-trace';
+import { simulateStep } from './rig-trace';
 import { WorkApart } from './work-apart';
 
 /** The same unit on its way together again, proved and out. */
@@ -90,22 +94,34 @@ export class Work extends WorkApart {
     await must(signOff(this.db, this.next('signed-off', 'prove', undefined, 1), { station: 'prove', note: '', override: null }));
   }
 
+  /** Every step that must be done, on the rig, in order; up to one that does not pass. */
   async prove(truth: Truth): Promise<void> {
-    const change = this.next('run-started', '', undefined, 10);
-    await must(startRun(this.db, change, { runId: change.eventId, targetBar: 80, holdS: 120 }));
-    const samples = simulate(truth, this.random);
-    const analysis = analyseRun(samples, STANDARD_RULES) ?? null;
-    await must(
-      endRun(this.db, this.next('run-ended'), {
-        runId: change.eventId,
-        rig: 'Stand-in rig',
-        state: 'finished',
-        because: '',
-        samples,
-        analysis,
-      }),
-    );
-    if (analysis?.outcome === 'pass') await this.signProved();
+    for (const { step } of provingOf(await this.record()).filter((s) => s.step.need === 'must')) {
+      if (isRunStep(step) && !(await this.runStep(step, truth))) return;
+      if (step.kind === 'port')
+        await must(
+          noteSeen(this.db, this.next('step-seen', '', undefined, 1), {
+            stepId: step.id,
+            answer: 'good',
+            readings: null,
+            wet: null,
+            note: '',
+          }),
+        );
+    }
+    await this.signProved();
+  }
+
+  /** @returns whether it passed */
+  async runStep(step: RunStep, truth: Truth): Promise<boolean> {
+    const change = this.next('run-started', '', undefined, 6);
+    await must(startRun(this.db, change, { runId: change.eventId, stepId: step.id, way: 'rig' }));
+    const samples = simulateStep(step, truth, this.random);
+    const context = { rules: STANDARD_RULES, keptBar: keptBarOf(await this.record()), readTo: FINE };
+    const analysis = analyseRun(step, samples, context) ?? null;
+    const end = { runId: change.eventId, rig: 'Stand-in rig', state: 'finished', because: '', step, samples, analysis } as const;
+    await must(endRun(this.db, this.next('run-ended'), end));
+    return analysis?.outcome === 'pass';
   }
 
   async signProved(): Promise<void> {

@@ -5,7 +5,7 @@ export type LeakLaw = 'groove' | 'port' | 'lip';
 export type Truth = {
   readonly complianceMlPerBar: number;
   readonly airMl: number;
-  /** Pressure that settling rubber takes up in the end, and its time constant. */
+  /** Pressure of 80 bar that settling rubber takes up in the end, and its time constant. */
   readonly settleBar: number;
   readonly settleTauS: number;
   readonly leakMlPerMinAt80: number;
@@ -17,13 +17,28 @@ export type Truth = {
   /** What the body warms by, K a minute, and what it holds, ml: fluid grows more than its body and presses. */
   readonly warmsKPerMin?: number;
   readonly volumeMl?: number;
+  /** What is otherwise in one chamber alone, by the chamber’s name. */
+  readonly chambers?: { readonly [chamber: string]: Omit<Partial<Truth>, 'chambers'> };
 };
+
+/** A unit's truth as one chamber has it; the whole unit's where none is named. */
+export const inChamber = (truth: Truth, chamber: string | undefined): Truth => ({
+  ...truth,
+  ...(chamber === undefined ? {} : truth.chambers?.[chamber]),
+});
 
 /** A sound unit, freshly closed up. */
 export const SOUND: Truth = { complianceMlPerBar: 0.05, airMl: 0.08, settleBar: 1.1, settleTauS: 9, leakMlPerMinAt80: 0.008 };
 
-export type Chamber = { readonly mlIn: number; readonly lostMl: number; readonly heldS: number; readonly pBar: number };
-export const EMPTY: Chamber = { mlIn: 0, lostMl: 0, heldS: 0, pBar: 0 };
+/** `shutBar`: the pressure at which pumping stopped. */
+export type Chamber = {
+  readonly mlIn: number;
+  readonly lostMl: number;
+  readonly heldS: number;
+  readonly pBar: number;
+  readonly shutBar: number;
+};
+export const EMPTY: Chamber = { mlIn: 0, lostMl: 0, heldS: 0, pBar: 0, shutBar: 0 };
 
 const ATMOSPHERE_BAR = 1.013;
 /** Glycol fluid grows by about this much more than an iron body, a K. */
@@ -60,15 +75,22 @@ export const step = (c: Chamber, truth: Truth, dtS: number, pumpMlPerS: number):
   const leakMl = (leakAt(truth, c.pBar) / 60) * dtS;
   const warmMl = (truth.warmsKPerMin ?? 0) * (truth.volumeMl ?? 0) * GROWTH_PER_K * (dtS / 60);
   const heldS = pumpMlPerS > 0 ? 0 : c.heldS + dtS;
-  const settled = (s: number): number => truth.settleBar * (1 - Math.exp(-s / truth.settleTauS)) * truth.complianceMlPerBar;
+  const shutBar = c.heldS === 0 ? c.pBar : c.shutBar;
+  const settled = (s: number): number =>
+    truth.settleBar * (shutBar / 80) * (1 - Math.exp(-s / truth.settleTauS)) * truth.complianceMlPerBar;
   const mlIn = c.mlIn + pumpMlPerS * dtS;
   const lostMl = c.lostMl + leakMl - warmMl + (heldS > 0 ? settled(heldS) - settled(c.heldS) : 0);
-  return { mlIn, lostMl, heldS, pBar: pressureOf(Math.max(0, mlIn - lostMl), truth) };
+  return { mlIn, lostMl, heldS, shutBar, pBar: pressureOf(Math.max(0, mlIn - lostMl), truth) };
 };
 
 /** What is left of the pressure a step after the rod was let go: a blocked port or a residual valve keeps some. */
-export const letGo = (c: Chamber, truth: Truth): Chamber => {
-  const floor = truth.portBlocked === true ? c.pBar * 0.995 : (truth.residualBar ?? 0);
-  const share = Math.max(floor, c.pBar * 0.6) / Math.max(c.pBar, 1e-9);
+export const letGo = (c: Chamber, truth: Truth): Chamber =>
+  fallen(c, truth.portBlocked === true ? c.pBar * 0.995 : (truth.residualBar ?? 0));
+
+/** A step after the rig's own valve was opened: nothing in the unit keeps pressure from it. */
+export const vented = (c: Chamber): Chamber => fallen(c, 0);
+
+const fallen = (c: Chamber, floorBar: number): Chamber => {
+  const share = Math.max(Math.min(floorBar, c.pBar), c.pBar * 0.6) / Math.max(c.pBar, 1e-9);
   return { ...c, pBar: c.pBar * share, mlIn: c.mlIn * share, lostMl: c.lostMl * share };
 };

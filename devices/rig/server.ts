@@ -1,7 +1,7 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { createServer, type Socket } from 'node:net';
 import { createInterface } from 'node:readline';
-import { type Chamber, EMPTY, letGo, SOUND, step, type Truth } from './chamber';
+import { type Chamber, EMPTY, inChamber, letGo, SOUND, step, type Truth, vented } from './chamber';
 
 // The stand-in for a test rig: newline-delimited JSON over TCP, as docs/devices.md describes it.
 // EDDRIN_RIG_PORT, EDDRIN_RIG_SPEED (rig seconds a second), EDDRIN_RIG_TRUTH (file of unit tags and their true states).
@@ -10,16 +10,18 @@ const PORT = Number(process.env.EDDRIN_RIG_PORT ?? 7411);
 const SPEED = Number(process.env.EDDRIN_RIG_SPEED ?? 1);
 const SAMPLE_S = 0.1;
 const NOISE_BAR = 0.02;
-const FILL_S = 9;
+const RAMP_S = 9;
+/** A quick stroke to the target and back, s. */
+const STROKE_S = 0.6;
 /** What a sensor that has gone bad adds. */
 const [DRIFT_BAR_PER_S, SPIKE_SHARE, SPIKE_BAR] = [0.02, 0.03, 4];
 
-type Command = { cmd?: string; unit?: string; targetBar?: number; how?: string };
+type Command = { cmd?: string; unit?: string; targetBar?: number; rampS?: number; chamber?: string; strokes?: number; how?: string };
+type Filling = { readonly targetBar: number; readonly mlPerS: number };
 type Mode =
-  | { readonly kind: 'idle' }
-  | { readonly kind: 'fill'; readonly targetBar: number; readonly mlPerS: number }
-  | { readonly kind: 'hold' }
-  | { readonly kind: 'down' };
+  | { readonly kind: 'idle' | 'hold' | 'let-go' | 'down' }
+  | ({ readonly kind: 'fill' } & Filling)
+  | ({ readonly kind: 'cycle'; readonly endsT: number } & Filling);
 
 const truthOf = (tag: string): Truth => {
   const file = process.env.EDDRIN_RIG_TRUTH;
@@ -33,22 +35,46 @@ const open = new Set<Socket>();
 
 const serve = (socket: Socket): void => {
   open.add(socket);
-  let [truth, chamber, mode, t]: [Truth, Chamber, Mode, number] = [SOUND, EMPTY, { kind: 'idle' }, 0];
+  let [unit, truth, chamber, mode, t]: [Truth, Truth, Chamber, Mode, number] = [SOUND, SOUND, EMPTY, { kind: 'idle' }, 0];
   let drift = 0;
   const send = (message: unknown): void => void socket.write(`${JSON.stringify(message)}\n`);
   send({ hello: 'rig', name: 'Stand-in rig', speed: SPEED });
 
+  /** The chamber one sample on, by what the rig is doing. */
+  const advance = (): void => {
+    switch (mode.kind) {
+      case 'fill':
+        chamber = step(chamber, truth, SAMPLE_S, mode.mlPerS);
+        if (chamber.pBar < mode.targetBar) return;
+        mode = { kind: 'hold' };
+        return send({ event: 'holding' });
+      case 'cycle': {
+        // Up and down like a saw; rubber has no time to settle.
+        const up = (t % STROKE_S) / STROKE_S;
+        chamber = { ...EMPTY, pBar: mode.targetBar * (1 - Math.abs(2 * up - 1)) };
+        if (t < mode.endsT) return;
+        chamber = EMPTY;
+        mode = { kind: 'fill', targetBar: mode.targetBar, mlPerS: mode.mlPerS };
+        return send({ event: 'filling' });
+      }
+      case 'hold':
+        chamber = step(chamber, truth, SAMPLE_S, 0);
+        return;
+      case 'let-go':
+        chamber = letGo(chamber, truth);
+        return;
+      case 'down':
+        if (trouble !== 'stuck') chamber = vented(chamber);
+        return;
+      case 'idle':
+        return;
+    }
+  };
+
   const sample = (): void => {
     if (mode.kind === 'idle' || trouble === 'freeze') return;
     t += SAMPLE_S;
-    if (mode.kind === 'fill') {
-      chamber = step(chamber, truth, SAMPLE_S, mode.mlPerS);
-      if (chamber.pBar >= mode.targetBar) {
-        mode = { kind: 'hold' };
-        send({ event: 'holding' });
-      }
-    } else if (mode.kind === 'hold') chamber = step(chamber, truth, SAMPLE_S, 0);
-    else if (trouble !== 'stuck') chamber = letGo(chamber, truth);
+    advance();
     if (trouble === 'drift') drift += DRIFT_BAR_PER_S * SAMPLE_S;
     const spike = trouble === 'spikes' && Math.random() < SPIKE_SHARE ? SPIKE_BAR : 0;
     const p = Math.max(0, chamber.pBar + drift + spike + NOISE_BAR * normal());
@@ -57,7 +83,7 @@ const serve = (socket: Socket): void => {
         ? { t, p: 'overload', ml: null }
         : { t: round(t, 10), p: round(p, 1000), ml: round(chamber.mlIn, 1e5), c: round(21.4 + 0.02 * normal(), 100) },
     );
-    if (mode.kind === 'down' && chamber.pBar < Math.max(0.2, (truth.residualBar ?? 0) * 1.01)) {
+    if (mode.kind === 'down' && chamber.pBar < 0.2) {
       mode = { kind: 'idle' };
       send({ event: 'down' });
     }
@@ -65,14 +91,33 @@ const serve = (socket: Socket): void => {
   const clock = setInterval(sample, (1000 * SAMPLE_S) / SPEED);
 
   const obey = (c: Command): void => {
-    if (c.cmd === 'begin') [truth, chamber, mode, t, drift] = [truthOf(c.unit ?? ''), EMPTY, { kind: 'idle' }, 0, 0];
-    else if (c.cmd === 'pressurise' && typeof c.targetBar === 'number')
-      mode = { kind: 'fill', targetBar: c.targetBar, mlPerS: (truth.complianceMlPerBar * c.targetBar + truth.airMl) / FILL_S };
-    else if (c.cmd === 'release') mode = { kind: 'down' };
-    else if (c.cmd === 'misbehave') {
+    if (c.cmd === 'begin') {
+      unit = truthOf(c.unit ?? '');
+      [truth, chamber, mode, t, drift] = [unit, EMPTY, { kind: 'idle' }, 0, 0];
+    } else if (c.cmd === 'pressurise' && typeof c.targetBar === 'number') {
+      truth = inChamber(unit, c.chamber);
+      const filling = {
+        targetBar: c.targetBar,
+        mlPerS: (truth.complianceMlPerBar * c.targetBar + truth.airMl) / (c.rampS ?? RAMP_S),
+      };
+      mode = c.strokes === undefined ? { kind: 'fill', ...filling } : { kind: 'cycle', endsT: t + c.strokes * STROKE_S, ...filling };
+    } else if (c.cmd === 'let-go') mode = { kind: 'let-go' };
+    else if (c.cmd === 'release') {
+      mode = { kind: 'down' };
+      console.log(`release asked at ${Date.now()}`);
+    } else if (c.cmd === 'misbehave') {
       trouble = c.how === 'none' ? undefined : c.how;
       if (c.how === 'drop') for (const line of open) line.destroy();
     } else send({ error: `unknown command: ${JSON.stringify(c)}` });
+  };
+  /** Nobody is left who could ask the pressure down: the rig's own valve opens by itself. */
+  const alone = (): void => {
+    clearInterval(clock);
+    open.delete(socket);
+    if (chamber.pBar < 0.2) return;
+    const fromBar = chamber.pBar;
+    while (chamber.pBar >= 0.2) chamber = vented(chamber);
+    console.log(`line lost, vented from ${fromBar.toFixed(1)} bar`);
   };
   const lines = createInterface({ input: socket });
   lines.on('line', (line) => {
@@ -82,11 +127,8 @@ const serve = (socket: Socket): void => {
       send({ error: 'not a line of JSON' });
     }
   });
-  lines.on('error', () => clearInterval(clock));
-  socket.on('close', () => {
-    clearInterval(clock);
-    open.delete(socket);
-  });
+  lines.on('error', () => {});
+  socket.on('close', alone);
   socket.on('error', () => clearInterval(clock));
 };
 

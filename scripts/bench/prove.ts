@@ -1,4 +1,5 @@
-import { analyseRun, type RigSample } from '@/core/prove/run-analysis';
+import { holdAnalysis } from '@/core/prove/hold-analysis';
+import type { RigSample } from '@/core/prove/rig-sample';
 import { holdOf } from '@/core/prove/trace';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
 import { type Random, seeded } from '../../demo/random';
@@ -37,7 +38,7 @@ export function proveLines(): readonly Line[] {
   const counts = { wrongPass: 0, wrongFail: 0, covered: 0, said: 0 };
   for (const { truth, sensor, seed } of cases(seeded(77), [0, 5])) {
     const samples = simulate(truth, seeded(seed), sensor);
-    const analysis = analyseRun(samples, STANDARD_RULES);
+    const analysis = holdAnalysis(samples, STANDARD_RULES.limitMlPerMin, STANDARD_RULES);
     if (analysis === undefined) continue;
     const leak = trueLeak(truth, samples);
     counts.said += 1;
@@ -70,10 +71,10 @@ export function proveLines(): readonly Line[] {
 /** Runs near the limit, where a hold is often asked to go on: how often it then decides within the time it asked for. */
 const heldLonger = (): { readonly asked: number; readonly settled: number } => {
   const decided = cases(seeded(9), [0.5, 1.5]).flatMap(({ truth, sensor, seed }) => {
-    const analysis = analyseRun(simulate(truth, seeded(seed), sensor), STANDARD_RULES);
+    const analysis = holdAnalysis(simulate(truth, seeded(seed), sensor), STANDARD_RULES.limitMlPerMin, STANDARD_RULES);
     if (analysis?.needMoreS == null) return [];
-    const longer = simulate(truth, seeded(seed), sensor, 120 + Math.ceil(analysis.needMoreS));
-    return [analyseRun(longer, STANDARD_RULES)?.outcome !== 'hold-longer'];
+    const longer = simulate(truth, seeded(seed), sensor, { holdS: 120 + Math.ceil(analysis.needMoreS) });
+    return [holdAnalysis(longer, STANDARD_RULES.limitMlPerMin, STANDARD_RULES)?.outcome !== 'hold-longer'];
   });
   return { asked: decided.length, settled: decided.filter(Boolean).length };
 };

@@ -11,8 +11,8 @@ export type CsvTable = {
   readonly rows: readonly { readonly line: number; readonly cells: Readonly<Record<string, string>> }[];
 };
 
-/** Rows and characters past which a file is not looked into. */
-export type FileLimits = { readonly rows: number; readonly characters: number };
+/** Rows and characters past which a file is not looked into; what begins the lines of comment above its header, where it may have some. */
+export type FileLimits = { readonly rows: number; readonly characters: number; readonly comments?: string };
 const BENCH_LIMITS: FileLimits = { rows: 5000, characters: 1_000_000 };
 
 const SEPARATORS: Readonly<Record<string, Dialect['separator']>> = { ',': 'comma', ';': 'semicolon', '\t': 'tab' };
@@ -21,7 +21,10 @@ const SEPARATORS: Readonly<Record<string, Dialect['separator']>> = { ',': 'comma
 export const readTable = (text: string, most = BENCH_LIMITS): Result<CsvTable, readonly FileProblem[]> => {
   if (text.length > most.characters)
     return fail([{ line: 1, column: '', message: `the file is larger than ${most.characters / 1_000_000} MB` }]);
-  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
+  const lines = text.replace(/^\uFEFF/, '').split(/\r\n|\n|\r/);
+  const header = most.comments === undefined ? 0 : lines.findIndex((l) => !l.startsWith(most.comments ?? '') && l.trim() !== '');
+  const above = Math.max(0, header);
+  const parsed = Papa.parse<Record<string, string>>(lines.slice(above).join('\n'), {
     header: true,
     skipEmptyLines: 'greedy',
     delimitersToGuess: Object.keys(SEPARATORS),
@@ -32,15 +35,15 @@ export const readTable = (text: string, most = BENCH_LIMITS): Result<CsvTable, r
   const broken = parsed.errors.filter((e) => e.type !== 'Delimiter');
   if (broken.length > 0)
     return fail(
-      broken.map((e) => ({ line: (e.row ?? 0) + 2, column: '', message: e.message.charAt(0).toLowerCase() + e.message.slice(1) })),
+      broken.map((e) => ({ line: (e.row ?? 0) + above + 2, column: '', message: e.message.charAt(0).toLowerCase() + e.message.slice(1) })),
     );
-  if (parsed.data.length > most.rows) return fail([{ line: most.rows + 2, column: '', message: `more than ${most.rows} rows` }]);
+  if (parsed.data.length > most.rows) return fail([{ line: most.rows + above + 2, column: '', message: `more than ${most.rows} rows` }]);
   const separator = SEPARATORS[parsed.meta.delimiter] ?? 'comma';
   const decimalComma = separator !== 'comma' && parsed.data.some((row) => Object.values(row).some((v) => /^-?\d+,\d+$/.test(v)));
   return ok({
     dialect: { separator, decimalComma },
     columns: parsed.meta.fields ?? [],
-    rows: parsed.data.map((cells, i) => ({ line: i + 2, cells })),
+    rows: parsed.data.map((cells, i) => ({ line: i + above + 2, cells })),
   });
 };
 

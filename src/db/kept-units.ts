@@ -21,7 +21,7 @@ const versionOfTag = prepared((db: Reader) =>
 /**
  * The unit of a tag; undefined when there is none. Reading all of a unit costs many times what asking for its version does, and every
  * change to what a unit owns raises its version: a record of the same version is given again. What a unit only points at (customer,
- * job, variant, kit) is never changed in place.
+ * job, variant, kit) is never changed in place, but for the programme of a family: a new one has all units read again.
  */
 export async function unitOfTag(db: Db, tagNo: number): Promise<UnitRecord | undefined> {
   const [row] = await versionOfTag(db).execute({ tagNo });
@@ -35,6 +35,9 @@ export async function unitOfTag(db: Db, tagNo: number): Promise<UnitRecord | und
 /** The unit as last read, or read now: it may have been changed since, as its version tells. */
 export const lastKnown = async (db: Db, unitId: string): Promise<UnitRecord | undefined> =>
   kept(db).get(unitId) ?? (await loadUnit(db, unitId));
+
+/** Has every unit read again: what they all point at was changed. */
+export const forgetUnits = (db: Db): void => kept(db).clear();
 
 const keep = (db: Db, record: UnitRecord): void => {
   const all = kept(db);

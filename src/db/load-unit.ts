@@ -10,17 +10,20 @@ import { GritDoor } from '@/core/hone/hone-door';
 import { BagItems, Findings, Kept } from '@/core/kit/bag-door';
 import { MeasuredDoor } from '@/core/kit/identify-door';
 import { DimsDoor } from '@/core/kit/kit-door';
+import { RunStepDoor } from '@/core/prove/programme/step-door';
 import { STATIONS } from '@/core/route/station';
 import { type TrayPart, TrayPartDoor } from '@/core/strip/tray-door';
 import { BenchDataDoor } from '@/core/unit/bench-door';
-import type { BenchRecord } from '@/core/unit/bench-record';
+import { type BenchRecord, newestOf } from '@/core/unit/bench-record';
 import { overruled } from '@/core/unit/overrule';
 import { OverruleDoor } from '@/core/unit/overrule-door';
+import { provableSince } from '@/core/unit/proving';
 import type {
   BorePass,
   GuideTick,
   Identity,
   MarkRecord,
+  Run,
   SavedVerdict,
   SetAside,
   Step,
@@ -28,9 +31,10 @@ import type {
   Unit,
   UnitRecord,
 } from '@/core/unit/unit-record';
-import type { Db } from './connection';
+import type { Reader } from './connection';
 import type { Row } from './event-payload';
 import { prepared } from './prepared';
+import { programmeAt, programmeInForce } from './programmes';
 
 const Complaints = z.array(z.enum(COMPLAINT_NAMES));
 const Texts = z.array(z.string());
@@ -43,7 +47,7 @@ const JudgementDoor = z.looseObject({
   toDo: z.array(z.looseObject({ text: z.string() })),
 });
 
-const unitQuery = prepared((db: Pick<Db, 'query'>) =>
+const unitQuery = prepared((db: Reader) =>
   db.query.units
     .findFirst({
       where: (u) => eq(u.id, sql.placeholder('unitId')),
@@ -61,7 +65,7 @@ const unitQuery = prepared((db: Pick<Db, 'query'>) =>
         bags: { orderBy: (b) => asc(b.at) },
         identities: true,
         timers: { columns: { rungAt: false }, orderBy: (t) => asc(t.startedAt) },
-        rigRuns: { columns: { samples: false, analysis: false }, orderBy: (r) => asc(r.startedAt) },
+        runs: { columns: { samples: false, analysis: false }, orderBy: (r) => asc(r.startedAt) },
         signatures: { orderBy: (s) => asc(s.at) },
         photos: { orderBy: (p) => asc(p.at) },
         guideTicks: { orderBy: (t) => asc(t.at) },
@@ -77,8 +81,8 @@ const unitQuery = prepared((db: Pick<Db, 'query'>) =>
     .prepare(),
 );
 
-/** Everything on record about a unit but its events and traces, by one statement; undefined when there is no such unit. */
-export async function loadUnit(db: Pick<Db, 'query'>, unitId: string): Promise<UnitRecord | undefined> {
+/** Everything on record about a unit but its events and traces, and the programme that it is proved by; undefined when there is no such unit. */
+export async function loadUnit(db: Reader, unitId: string): Promise<UnitRecord | undefined> {
   const row = await unitQuery(db).execute({ unitId });
   if (row === undefined) return undefined;
   const {
@@ -91,7 +95,7 @@ export async function loadUnit(db: Pick<Db, 'query'>, unitId: string): Promise<U
     bags,
     identities,
     timers,
-    rigRuns,
+    runs,
     signatures,
     photos,
     variant,
@@ -105,7 +109,7 @@ export async function loadUnit(db: Pick<Db, 'query'>, unitId: string): Promise<U
     benchRecords,
     ...unit
   } = row;
-  return {
+  const record = {
     unit: toUnit(unit),
     job: {
       id: job.id,
@@ -125,7 +129,7 @@ export async function loadUnit(db: Pick<Db, 'query'>, unitId: string): Promise<U
     setAside: bags.map(toSetAside),
     identity: identities.map(toIdentity).at(-1) ?? null,
     timers,
-    runs: rigRuns,
+    runs: runs.map(toRun),
     signatures,
     photos,
     ticks: guideTicks.map(toTick),
@@ -137,7 +141,33 @@ export async function loadUnit(db: Pick<Db, 'query'>, unitId: string): Promise<U
     approvals,
     bench: benchRecords.map(toBench),
   };
+  const begun = begunBy(record);
+  const programme = await (begun === undefined ? programmeInForce(db, unit.family) : programmeAt(db, unit.family, begun));
+  return { ...record, programme };
 }
+
+/** Version of the programme that the proving of a unit was begun by, as it is closed up now; undefined: nobody has begun. */
+const begunBy = (r: Pick<UnitRecord, 'steps' | 'tray' | 'runs' | 'bench'>): number | undefined => {
+  const since = provableSince(r);
+  if (since === undefined) return undefined;
+  const run = r.runs.findLast((x) => x.startedAt >= since);
+  const seen = newestOf(r.bench, 'proof', since);
+  return run !== undefined && run.startedAt >= (seen?.at ?? 0) ? run.programme : seen?.programme;
+};
+
+export const toRun = ({ id, startedAt, endedAt, state, way, programme, step, because, outcome, sentence }: RunRow): Run => ({
+  id,
+  startedAt,
+  endedAt,
+  state,
+  way,
+  programme,
+  step: RunStepDoor.parse(step),
+  because,
+  outcome,
+  sentence,
+});
+type RunRow = Omit<Row<'runs'>, 'samples' | 'analysis'>;
 
 export const toUnit = (row: Row<'units'>): Unit => ({ ...row, geometry: GeometryDoor.nullable().parse(row.geometry) });
 export const toTick = ({ unitId: _, ...tick }: Row<'guideTicks'>): GuideTick => ({ ...tick, dims: DimsDoor.parse(tick.dims) });

@@ -1,6 +1,6 @@
 import type { UnitRecord } from '@/core/unit/unit-record';
 import type { Edit, Row, TrackedName } from './event-payload';
-import { toBench, toIdentity, toMark, toPart, toPass, toSetAside, toStep, toTick, toUnderlay, toUnit, toVerdict } from './load-unit';
+import { toBench, toIdentity, toMark, toPart, toPass, toRun, toSetAside, toStep, toTick, toUnderlay, toUnit, toVerdict } from './load-unit';
 
 /** Tables whose rows bring others with them: after a change to these the unit is read again. */
 const NEEDS_READING: readonly TrackedName[] = ['gaugings', 'readings'];
@@ -19,7 +19,7 @@ export const recordAfter = (r: UnitRecord, edits: readonly Edit[]): UnitRecord |
     setAside: patched(r.setAside, 'bags', edits, toSetAside),
     identity: patched(r.identity === null ? [] : [r.identity], 'identities', edits, toIdentity).at(-1) ?? null,
     timers: patched(r.timers, 'timers', edits, ({ rungAt: _, ...timer }) => timer),
-    runs: patched(r.runs, 'rigRuns', edits, (row) => row),
+    runs: patched(r.runs, 'runs', edits, toRun),
     signatures: patched(r.signatures, 'signatures', edits, (row) => row),
     photos: patched(r.photos, 'photos', edits, (row) => row),
     ticks: patched(r.ticks, 'guideTicks', edits, toTick),

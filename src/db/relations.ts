@@ -16,8 +16,8 @@ import {
   parts,
   photos,
   readings,
-  rigRuns,
   ringChecks,
+  runs,
   signatures,
   sleevings,
   steps,
@@ -41,7 +41,7 @@ export const unitRelations = relations(units, ({ one, many }) => ({
   bags: many(bags),
   identities: many(identities),
   timers: many(timers),
-  rigRuns: many(rigRuns),
+  runs: many(runs),
   signatures: many(signatures),
   photos: many(photos),
   guideTicks: many(guideTicks),
@@ -61,7 +61,7 @@ const ofUnit = (
     | typeof verdicts
     | typeof steps
     | typeof timers
-    | typeof rigRuns
+    | typeof runs
     | typeof signatures
     | typeof photos
     | typeof guideTicks
@@ -81,7 +81,7 @@ export const markRelations = ofUnit(marks);
 export const verdictRelations = ofUnit(verdicts);
 export const stepRelations = ofUnit(steps);
 export const timerRelations = ofUnit(timers);
-export const rigRunRelations = ofUnit(rigRuns);
+export const runRelations = ofUnit(runs);
 export const signatureRelations = ofUnit(signatures);
 export const photoRelations = ofUnit(photos);
 export const guideTickRelations = ofUnit(guideTicks);

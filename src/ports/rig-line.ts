@@ -5,14 +5,21 @@ import { z } from 'zod';
 /** What a rig says. Anything else on its line is rubbish. */
 const Message = z.union([
   z.object({ hello: z.literal('rig'), name: z.string().max(100), speed: z.number().positive().default(1) }),
-  z.object({ event: z.enum(['holding', 'down']) }),
+  z.object({ event: z.enum(['filling', 'holding', 'down']) }),
   z.object({ t: z.number(), p: z.number(), ml: z.number(), c: z.number().nullish() }),
   z.object({ error: z.string() }),
 ]);
 export type RigMessage = z.output<typeof Message>;
 export type RigCommand =
   | { readonly cmd: 'begin'; readonly unit: string }
-  | { readonly cmd: 'pressurise'; readonly targetBar: number }
+  | {
+      readonly cmd: 'pressurise';
+      readonly targetBar: number;
+      readonly rampS: number;
+      readonly chamber?: string;
+      readonly strokes?: number;
+    }
+  | { readonly cmd: 'let-go' }
   | { readonly cmd: 'release' };
 
 export type RigLine = { readonly send: (command: RigCommand) => void; readonly close: () => void };

@@ -1,6 +1,8 @@
-import { analyseRun, type RigSample, type RunAnalysis } from '@/core/prove/run-analysis';
+import { isOver, type RunState } from '@/core/prove/live-run';
+import type { RunStep } from '@/core/prove/programme/step';
+import type { RigSample } from '@/core/prove/rig-sample';
+import { analyseRun, type RunAnalysis, type RunContext } from '@/core/prove/run-analysis';
 import { fail, ok, type Result } from '@/core/result';
-import type { Rules } from '@/core/rules/rule-set';
 import { openRigLine, type RigLine, type RigMessage } from './rig-line';
 
 export type RunOrder = {
@@ -8,11 +10,8 @@ export type RunOrder = {
   readonly unitId: string;
   readonly tag: string;
   readonly by: string;
-  readonly targetBar: number;
-  readonly holdS: number;
+  readonly step: RunStep;
 };
-/** `asking`: the hold is over and decided nothing; pressure stays while a person may have it held longer. */
-export type RunState = 'filling' | 'holding' | 'asking' | 'letting-down' | 'finished' | 'aborted' | 'broken';
 
 /** A run as it stands. `because` says why it was aborted or broke. */
 export type RigRun = {
@@ -25,6 +24,12 @@ export type RigRun = {
   readonly analysis: RunAnalysis | null;
 };
 
+/** Whoever keeps a run: each piece of it as it comes, and the whole at its end. */
+export type RunStore = {
+  readonly piece: (samples: readonly RigSample[]) => void;
+  readonly end: (run: RigRun) => void;
+};
+
 /** Samples later than this are late: the rig is not trusted any more, ms. */
 const LATE_MS = 2000;
 /** A page that holds a run may be gone this long, ms. */
@@ -33,9 +38,14 @@ const GONE_MS = 5000;
 const ASK_MS = 60_000;
 /** Pressure that was let go is down within this time, ms at the rig. */
 const DOWN_MS = 15_000;
+/** How often at the most a piece of the run is stored, ms: so much of it is lost with the server. */
+const PIECE_MS = 500;
 /** Pressure over the target that no sound rig shows. */
 const OVER_BAR = 5;
 const OVER_SHARE = 1.1;
+/** Before the rod is let go the pressure stands this long, s; and past its time it is watched on, s. */
+const STAND_S = 2;
+const WATCH_ON_S = 2;
 
 type Listener = (run: RigRun) => void;
 
@@ -59,17 +69,36 @@ export class RigKeeper {
     return this.run !== undefined && !isOver(this.run.state);
   }
 
-  /** Starts a run. @param finished gets the whole run once, also when it was aborted or broke */
-  start(order: RunOrder, rules: Rules, finished: (run: RigRun) => void): Result<void, { readonly code: 'busy'; readonly tag: string }> {
+  /** Starts a run. @param store gets its pieces, and the whole run once, also when it was aborted or broke */
+  start(order: RunOrder, context: RunContext, store: RunStore): Result<void, { readonly code: 'busy'; readonly tag: string }> {
     if (this.run !== undefined && this.busy) return fail({ code: 'busy', tag: this.run.order.tag });
+    const { step } = order;
     this.falling = undefined;
-    this.run = { order, rig: '', speed: 1, state: 'filling', because: '', samples: [], analysis: null };
+    this.run = {
+      order,
+      rig: '',
+      speed: 1,
+      state: step.kind === 'cycles' ? 'cycling' : 'filling',
+      because: '',
+      samples: [],
+      analysis: null,
+    };
+    const judge = (samples: readonly RigSample[], by: RunStep = step): RunAnalysis | null => analyseRun(by, samples, context) ?? null;
+    let stored = 0;
+    const storePiece = (): void => {
+      const fresh = this.run?.samples.slice(stored) ?? [];
+      if (fresh.length === 0) return;
+      stored += fresh.length;
+      store.piece(fresh);
+    };
+    const pieces = setInterval(storePiece, PIECE_MS);
     const end = (state: 'finished' | 'aborted' | 'broken', because: string): void => {
       if (this.run === undefined || isOver(this.run.state)) return;
+      clearInterval(pieces);
       for (const timer of [this.watch, this.gone, this.asking, this.falling]) clearTimeout(timer);
       this.line?.close();
-      this.tell({ state, because, analysis: analyseRun(this.run.samples, rules) ?? null });
-      finished(this.run);
+      this.tell({ state, because, analysis: judge(this.run.samples) });
+      store.end(this.run);
     };
     const broken = (why: string): void => {
       // Whatever is wrong, the pressure is asked to come down.
@@ -89,15 +118,25 @@ export class RigKeeper {
       if ('error' in message) return broken(`the rig says: ${message.error}`);
       if ('hello' in message) return this.tell({ rig: message.name, speed: message.speed });
       if ('event' in message)
-        return message.event === 'down' ? end(run.because === '' ? 'finished' : 'aborted', run.because) : this.tell({ state: 'holding' });
+        return message.event === 'down'
+          ? end(run.because === '' ? 'finished' : 'aborted', run.because)
+          : RISING.includes(run.state)
+            ? this.tell({ state: message.event })
+            : undefined;
       const fault = sampleFault(message, run);
       if (fault !== undefined) return broken(fault);
-      this.take(message, rules);
+      this.take(message, judge);
     };
     this.line = openRigLine(hear, broken);
     if (this.listeners.size === 0) this.waitForPage();
     this.line.send({ cmd: 'begin', unit: order.tag });
-    this.line.send({ cmd: 'pressurise', targetBar: order.targetBar });
+    this.line.send({
+      cmd: 'pressurise',
+      targetBar: step.targetBar,
+      rampS: step.rampS,
+      ...(step.chamber === null ? {} : { chamber: step.chamber }),
+      ...(step.kind === 'cycles' ? { strokes: step.strokes } : {}),
+    });
     wait();
     return ok(undefined);
   }
@@ -111,10 +150,11 @@ export class RigKeeper {
   /** Has a hold that decided nothing go on by as long as it asked for. @returns false when none asks */
   holdLonger(): boolean {
     const run = this.run;
-    if (run?.state !== 'asking') return false;
+    if (run?.state !== 'asking' || run.analysis?.kind !== 'hold' || !('holdS' in run.order.step)) return false;
     clearTimeout(this.asking);
-    const more = Math.ceil(run.analysis?.needMoreS ?? run.order.holdS);
-    this.tell({ state: 'holding', order: { ...run.order, holdS: run.order.holdS + more } });
+    const { step } = run.order;
+    const holdS = step.holdS + Math.ceil(run.analysis.needMoreS ?? step.holdS);
+    this.tell({ state: 'holding', order: { ...run.order, step: { ...step, holdS } } });
     return true;
   }
 
@@ -147,21 +187,28 @@ export class RigKeeper {
     this.gone = setTimeout(() => this.abort('the page that watched the run is gone'), GONE_MS);
   }
 
-  private take(
-    sample: { readonly t: number; readonly p: number; readonly ml: number; readonly c?: number | null | undefined },
-    rules: Rules,
-  ): void {
+  private take(sample: Omit<RigSample, 'phase'>, judge: (samples: readonly RigSample[], by?: RunStep) => RunAnalysis | null): void {
     const run = this.run as RigRun;
-    const phase = run.state === 'filling' ? 'fill' : run.state === 'letting-down' ? 'down' : 'hold';
-    const samples = [...run.samples, { ...sample, phase } as RigSample];
-    const held = samples.filter((s) => s.phase === 'hold');
-    const heldS = held.length === 0 ? 0 : (held.at(-1) as RigSample).t - (held[0] as RigSample).t;
+    const { step } = run.order;
+    const phase = PHASE_OF[run.state] ?? 'hold';
+    const samples = [...run.samples, { ...sample, phase }];
+    const standsS = timeIn(samples, phase);
+    if (run.state === 'watching') {
+      const watchS = step.kind === 'port' ? step.withinS + WATCH_ON_S : 'holdS' in step ? step.holdS : 0;
+      return standsS < watchS - FLOAT_S ? this.tell({ samples }) : this.letDown({ samples, analysis: judge(samples) });
+    }
+    if (run.state !== 'holding') return this.tell({ samples });
+    if (step.kind === 'port' || step.kind === 'residual') {
+      if (standsS < STAND_S - FLOAT_S) return this.tell({ samples });
+      this.line?.send({ cmd: 'let-go' });
+      return this.tell({ samples, state: 'watching' });
+    }
     // The fit is worth a second look once a second, not with every sample.
-    const analysis = phase === 'hold' && held.length % 10 === 0 ? (analyseRun(samples, rules) ?? null) : run.analysis;
-    if (run.state !== 'holding' || heldS < run.order.holdS - 1e-6) return this.tell({ samples, analysis });
-    const last = analyseRun(samples, rules) ?? null;
-    if (last?.outcome !== 'hold-longer') return this.letDown({ samples, analysis: last });
-    this.tell({ samples, analysis: last, state: 'asking' });
+    const held = samples.length - samples.findIndex((s) => s.phase === 'hold');
+    if (standsS < step.holdS - FLOAT_S) return this.tell({ samples, ...(held % 10 === 0 ? { analysis: judge(samples) } : {}) });
+    const analysis = judge(samples);
+    if (analysis?.outcome !== 'hold-longer') return this.letDown({ samples, analysis });
+    this.tell({ samples, analysis, state: 'asking' });
     this.asking = setTimeout(() => this.letDown({}), ASK_MS / run.speed);
   }
 
@@ -171,13 +218,28 @@ export class RigKeeper {
   }
 }
 
-export const isOver = (state: RunState): boolean => state === 'finished' || state === 'aborted' || state === 'broken';
+/** Only on its way up does a run go where the rig says: a late word does not call back one that is let down. */
+const RISING: readonly RunState[] = ['cycling', 'filling'];
+/** Times are sums of tenths: they miss their mark by no more than this, s. */
+const FLOAT_S = 1e-6;
+const PHASE_OF: { readonly [S in RunState]?: RigSample['phase'] } = {
+  cycling: 'cycle',
+  filling: 'fill',
+  watching: 'gone',
+  'letting-down': 'down',
+};
+
+/** How long a run has been in its last phase, s. */
+const timeIn = (samples: readonly RigSample[], phase: RigSample['phase']): number => {
+  const first = samples.find((s) => s.phase === phase);
+  return first === undefined ? 0 : (samples.at(-1) as RigSample).t - first.t;
+};
 
 /** Out of range, out of order: the application never trusts a device. */
 const sampleFault = (s: { readonly t: number; readonly p: number; readonly ml: number }, run: RigRun): string | undefined => {
   const last = run.samples.at(-1);
   if (last !== undefined && !(s.t > last.t)) return `the rig's clock ran backward at ${s.t} s`;
-  if (!(s.p >= -1 && s.p <= run.order.targetBar * OVER_SHARE + OVER_BAR)) return `pressure out of range: ${s.p} bar`;
+  if (!(s.p >= -1 && s.p <= run.order.step.targetBar * OVER_SHARE + OVER_BAR)) return `pressure out of range: ${s.p} bar`;
   return undefined;
 };
 

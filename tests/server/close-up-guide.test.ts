@@ -4,6 +4,7 @@ import { piecesOf, sayPiece } from '@/core/close-up/piece';
 import { NO_TOUCH } from '@/core/fluid/contact';
 import { IMPERIAL, METRIC } from '@/core/quantity/units';
 import { drawnParts } from '@/core/unit/drawn-parts';
+import { stationPicture } from '@/core/unit/station-picture';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { noteAtBench } from '@/db/stations/bench';
 import { openBag } from '@/db/stations/kit';
@@ -99,11 +100,11 @@ describe('the way in', () => {
   test('the drawing shows the part whose turn it is, while the unit is closed up', async () => {
     const first = tandem.tray.find((p) => p.id === steps[0]?.partId)?.slotId;
     expect(
-      drawnParts(tandem, true)
-        .filter((p) => p.state === 'next')
+      drawnParts(tandem, stationPicture(tandem, 'close-up').marked)
+        .filter((p) => p.state === 'marked')
         .map((p) => p.id),
     ).toEqual([first]);
-    expect(drawnParts(tandem).some((p) => p.state === 'next')).toBe(false);
+    expect(drawnParts(tandem).some((p) => p.state === 'marked')).toBe(false);
   });
 });
 

@@ -33,7 +33,7 @@ describe('the demo shop', () => {
     for (const station of STATIONS) if (station !== 'book-in') expect([station, stations.has(station)]).toEqual([station, true]);
     const released = all.filter((u) => u.exit === 'released');
     expect(released.length).toBeGreaterThanOrEqual(6);
-    for (const unit of released) expect((await certificateOf(db, unit.id))?.statement.proved.length).toBe(1);
+    for (const unit of released) expect((await certificateOf(db, unit.id))?.statement.proved.length).toBeGreaterThanOrEqual(4);
     const store = await wholeStore(db, START);
     expect([store.filter((a) => a.type === 'kit').length, store.filter((a) => a.type === 'sundry').length]).toEqual([30, 80]);
     expect((await fitmentIndex(db)).length).toBe(60);

@@ -44,7 +44,7 @@ test('both lives know each other, stand side by side, and are counted by kit, by
   expect(await otherLives(shop.db, second.unit)).toEqual({ before: firstTag, after: [] });
   expect(await otherLives(shop.db, (await shop.record(first)).unit)).toEqual({ before: null, after: [tagOf(second.unit)] });
   const life = lifeOf(await shop.record(first), METRIC);
-  expect(life).toMatchObject({ cause: null, verdict: 'reuse', gap: null, hold: '80 bar, it held' });
+  expect(life).toMatchObject({ cause: null, verdict: 'reuse', gap: null, hold: 'hold, 5 bar: passed; hold, 80 bar: passed' });
   expect([life.kits, life.bore]).toEqual([
     expect.stringMatching(/^K-131, lot L131-/),
     expect.stringMatching(/^22\.\d{3} to 22\.\d{3} mm$/),

@@ -1,28 +1,46 @@
 import { type ChildProcess, spawn } from 'node:child_process';
 import { connect, createServer, type Server, type Socket } from 'node:net';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { FINE } from '@/core/prove/hold-analysis';
+import { isOver } from '@/core/prove/live-run';
+import type { RunStep, StepOf } from '@/core/prove/programme/step';
+import type { RunContext } from '@/core/prove/run-analysis';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
-import { isOver, RigKeeper, type RigRun, type RunOrder } from '@/ports/rig-run';
+import { RigKeeper, type RigRun, type RunOrder } from '@/ports/rig-run';
 
-const order = (more: Partial<RunOrder> = {}): RunOrder => ({
+const text = { need: 'must', chamber: null, why: 'why', means: 'means' } as const;
+const hold = (more: Partial<StepOf<'hold'>> = {}): RunStep => ({
+  ...text,
+  id: 'hold',
+  kind: 'hold',
+  targetBar: 80,
+  rampS: 9,
+  holdS: 20,
+  limitMlPerMin: null,
+  ...more,
+});
+const order = (step: RunStep = hold(), more: Partial<RunOrder> = {}): RunOrder => ({
   runId: 'r1',
   unitId: 'u1',
   tag: 'SQ-0001',
   by: 'Tess',
-  targetBar: 80,
-  holdS: 20,
+  step,
   ...more,
 });
+const CONTEXT: RunContext = { rules: STANDARD_RULES, keptBar: 0, readTo: FINE };
 
 /** Starts a run with a page that watches, and gives the run as it ended. */
 const runToEnd = (keeper: RigKeeper, o = order(), watch: (run: RigRun) => void = () => {}): Promise<RigRun> =>
   new Promise((resolve) => {
     const leave = keeper.follow(watch);
-    keeper.start(o, STANDARD_RULES, (run) => {
+    const end = (run: RigRun): void => {
       leave();
       resolve(run);
-    });
+    };
+    keeper.start(o, CONTEXT, { piece: () => {}, end });
   });
+
+const holdOf = (run: RigRun) => (run.analysis?.kind === 'hold' ? run.analysis : undefined);
 
 describe('with the stand-in rig', () => {
   let rig: ChildProcess;
@@ -48,20 +66,24 @@ describe('with the stand-in rig', () => {
     });
     expect(states).toEqual(['filling', 'holding', 'letting-down', 'finished']);
     expect([run.rig, run.speed, run.because]).toEqual(['Stand-in rig', 40, '']);
-    const hold = run.samples.filter((s) => s.phase === 'hold');
-    expect((hold.at(-1)?.t ?? 0) - (hold[0]?.t ?? 0)).toBeCloseTo(20, 5);
-    expect(hold[0]?.p).toBeGreaterThan(79);
+    const held = run.samples.filter((s) => s.phase === 'hold');
+    expect((held.at(-1)?.t ?? 0) - (held[0]?.t ?? 0)).toBeCloseTo(20, 5);
+    expect(held[0]?.p).toBeGreaterThan(79);
     expect(run.samples.at(-1)?.p).toBeLessThan(5);
-    expect(run.analysis?.complianceMlPerBar).toBeCloseTo(0.05, 2);
-    expect(run.analysis?.airMl).toBeCloseTo(0.08, 1);
+    const analysis = holdOf(run);
+    expect(analysis?.complianceMlPerBar).toBeCloseTo(0.05, 2);
+    expect(analysis?.airMl).toBeCloseTo(0.08, 1);
   });
 
   test('one run at a time: a second is told who has the rig', async () => {
     const keeper = new RigKeeper();
     const first = runToEnd(keeper);
-    expect(keeper.start(order({ runId: 'r2' }), STANDARD_RULES, () => {})).toEqual({ ok: false, error: { code: 'busy', tag: 'SQ-0001' } });
+    expect(keeper.start(order(hold(), { runId: 'r2' }), CONTEXT, { piece: () => {}, end: () => {} })).toEqual({
+      ok: false,
+      error: { code: 'busy', tag: 'SQ-0001' },
+    });
     expect((await first).order.runId).toBe('r1');
-    expect((await runToEnd(keeper, order({ runId: 'r2' }))).state).toBe('finished');
+    expect((await runToEnd(keeper, order(hold(), { runId: 'r2' }))).state).toBe('finished');
   });
 
   test('let down early: the pressure comes down, the run is kept and does not count', async () => {
@@ -78,23 +100,25 @@ describe('with the stand-in rig', () => {
     const keeper = new RigKeeper();
     let asked = 0;
     // The limit is what it leaks: no hold of such a length can decide that.
-    const rules = { ...STANDARD_RULES, limitMlPerMin: 0.008 };
+    const undecidable = hold({ holdS: 15, limitMlPerMin: 0.008 });
     const ended = new Promise<RigRun>((resolve) => {
       const leave = keeper.follow((run) => {
         if (run.state !== 'asking') return;
         asked += 1;
         if (asked === 1) expect([keeper.holdLonger(), keeper.current?.state]).toEqual([true, 'holding']);
       });
-      keeper.start(order({ holdS: 15 }), rules, (run) => {
+      const end = (run: RigRun): void => {
         leave();
         resolve(run);
-      });
+      };
+      keeper.start(order(undecidable), CONTEXT, { piece: () => {}, end });
     });
     const run = await ended;
     expect(asked).toBeGreaterThan(0);
-    expect([run.state, run.order.holdS > 15, keeper.holdLonger()]).toEqual(['finished', true, false]);
-    const hold = run.samples.filter((s) => s.phase === 'hold');
-    expect((hold.at(-1)?.t ?? 0) - (hold[0]?.t ?? 0)).toBeGreaterThanOrEqual(run.order.holdS - 0.2);
+    const { holdS } = run.order.step as StepOf<'hold'>;
+    expect([run.state, holdS > 15, keeper.holdLonger()]).toEqual(['finished', true, false]);
+    const held = run.samples.filter((s) => s.phase === 'hold');
+    expect((held.at(-1)?.t ?? 0) - (held[0]?.t ?? 0)).toBeGreaterThanOrEqual(holdS - 0.2);
   });
 
   test.each<[string, RegExp | null]>([
@@ -117,7 +141,7 @@ describe('with the stand-in rig', () => {
     });
     await tell('none');
     expect(run.samples.length).toBeGreaterThan(10);
-    if (why === null) expect([run.state, (run.analysis?.spikes ?? 0) > 0]).toEqual(['finished', true]);
+    if (why === null) expect([run.state, (holdOf(run)?.spikes ?? 0) > 0]).toEqual(['finished', true]);
     else expect([run.state, why.test(run.because)]).toEqual(['broken', true]);
   });
 
@@ -217,7 +241,7 @@ describe('a rig that misbehaves', () => {
       socket.on('close', () => clearInterval(clock));
     });
     const keeper = new RigKeeper();
-    const run = await new Promise<RigRun>((resolve) => keeper.start(order(), STANDARD_RULES, resolve));
+    const run = await new Promise<RigRun>((resolve) => keeper.start(order(), CONTEXT, { piece: () => {}, end: resolve }));
     expect([run.state, run.because]).toEqual(['aborted', 'the page that watched the run is gone']);
   });
 });

@@ -7,6 +7,7 @@ import * as family from '@/app/actions/family';
 import * as instruments from '@/app/actions/instruments';
 import * as kit from '@/app/actions/kit';
 import * as people from '@/app/actions/people';
+import * as programme from '@/app/actions/programme';
 import * as prove from '@/app/actions/prove';
 import * as release from '@/app/actions/release';
 import * as rules from '@/app/actions/rules';
@@ -33,6 +34,7 @@ const actions = {
   ...family,
   ...kit,
   ...people,
+  ...programme,
   ...prove,
   ...release,
   ...rules,
@@ -82,6 +84,13 @@ const ASKS: { readonly [A in Exclude<keyof typeof actions, 'signInAction' | 'sig
   startRunAction: 'bench',
   holdLongerAction: 'bench',
   abortRunAction: 'see',
+  storeRunAction: 'bench',
+  noteSeenAction: 'bench',
+  startStandingAction: 'bench',
+  reopenAfterFailAction: 'bench',
+  queueForRigAction: 'bench',
+  leaveRigQueueAction: 'bench',
+  saveProgrammeAction: 'rules',
   signAction: 'bench',
   releaseAction: 'bench',
   leaveAction: 'exit',
@@ -295,7 +304,7 @@ describe('what an action checks beyond the role', () => {
 
   test('the shield must be shut before pressure', async () => {
     as(PEOPLE.tech);
-    const run = { ...(await target(await shop.book())), targetBar: 80, holdS: 60, shield: false };
+    const run = { ...(await target(await shop.book())), stepId: 'hold', shield: false };
     expect(await actions.startRunAction(run)).toMatchObject({ ok: false, error: { code: 'invalid' } });
   });
 });

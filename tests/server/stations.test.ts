@@ -1,17 +1,16 @@
 import { beforeAll, describe, expect, test } from 'vitest';
 import { may } from '@/core/people/role';
-import { analyseRun } from '@/core/prove/run-analysis';
 import type { Result } from '@/core/result';
 import type { STATIONS } from '@/core/route/station';
-import { STANDARD_RULES } from '@/core/rules/rule-set';
 import { routeOfUnit } from '@/core/unit/facts-of';
 import { undoable } from '@/core/unit/history';
+import type { Run } from '@/core/unit/unit-record';
 import type { ChangeError } from '@/db/change-unit';
 import { historyOf } from '@/db/history';
 import { answerCustomer, askCustomer, sentMessages } from '@/db/stations/approval';
 import { saveGauging, saveJudgement } from '@/db/stations/bore';
 import { putBack, setAside } from '@/db/stations/kit';
-import { breakLostRuns, endRun, lastRunOf, startRun } from '@/db/stations/prove';
+import { breakLostRuns, endRun, keepPiece, runOf, startRun } from '@/db/stations/prove';
 import { certificateOf, release, signForRelease } from '@/db/stations/release';
 import { boreCut, leave, reopen, signOff } from '@/db/stations/sign-off';
 import { backFromSleeving, sendOut } from '@/db/stations/sleeve';
@@ -21,7 +20,7 @@ import { endWait, openWaits, startWait } from '@/db/stations/waits';
 import { wholeStore } from '@/db/store/catalogue';
 import { seeded } from '../../demo/random';
 import { simulate } from '../../demo/rig-trace';
-import { SOUND, type Truth } from '../../devices/rig/chamber';
+import { SOUND } from '../../devices/rig/chamber';
 import { openShop, PEOPLE, type Shop, START, type WorkedTo } from './shop';
 
 let shop: Shop;
@@ -86,7 +85,7 @@ describe('the order of the route', () => {
     expect(reasons(await signOff(shop.db, await shop.change(unitId, 'signed-off'), done('close-up')))).toEqual(['First: Strip.']);
     const gauging = { gaugingId: 'g', readings: [{ xMm: 1, clockDeg: 0, diaMm: 22 }], bodyTempC: null, gaugeTempC: null };
     expect(reasons(await saveGauging(shop.db, await shop.change(unitId, 'gauged'), gauging))).toEqual(['First: Strip.']);
-    const run = { runId: 'r', targetBar: 80, holdS: 60 };
+    const run = { runId: 'r', stepId: 'hold', way: 'rig' } as const;
     expect(reasons(await startRun(shop.db, await shop.change(unitId, 'run-started'), run))).toEqual(['First: Strip.']);
     expect(reasons(await signForRelease(shop.db, await shop.change(unitId, 'signed'), PEOPLE.tech))).toEqual(['First: Strip.']);
   });
@@ -248,51 +247,52 @@ describe('kit', () => {
 });
 
 describe('prove and release', () => {
-  /** A whole run on the rig's own model, stored as the rig's keeper does. */
-  const prove = async (unitId: string, truth: Truth): Promise<void> => {
-    const samples = simulate(truth, seeded(5));
+  const start = async (unitId: string, stepId = 'hold') => {
     const begun = await shop.change(unitId, 'run-started');
-    await startRun(shop.db, begun, { runId: begun.eventId, targetBar: 80, holdS: 120 });
-    const end = { rig: 'model', state: 'finished', because: '', samples, analysis: analyseRun(samples, STANDARD_RULES) ?? null } as const;
-    await endRun(shop.db, await shop.change(unitId, 'run-ended'), { runId: begun.eventId, ...end });
+    return { runId: begun.eventId, result: await startRun(shop.db, begun, { runId: begun.eventId, stepId, way: 'rig' }) };
   };
-  const start = async (unitId: string) =>
-    startRun(shop.db, await shop.change(unitId, 'run-started'), { runId: `run-${unitId}-2`, targetBar: 80, holdS: 120 });
+  const newest = async (unitId: string) => runOf(shop.db, (await shop.record(unitId)).runs.at(-1)?.id ?? '');
 
-  test('a leak on the rig holds the unit at Prove', async () => {
+  test('a leak on the rig holds the unit at Prove, and names the step', async () => {
     const unitId = await at('prove');
-    await prove(unitId, { ...SOUND, leakMlPerMinAt80: 0.3 });
+    await shop.worker(unitId).prove({ ...SOUND, leakMlPerMinAt80: 0.3 });
     expect(await stationOf(unitId)).toBe('prove');
     expect(reasons(await signOff(shop.db, await shop.change(unitId, 'signed-off'), done('prove')))).toEqual([
-      'It leaked on the rig: find out why and prove it again.',
+      'It failed: hold, 80 bar. Find out why and prove it again.',
     ]);
-    const run = await lastRunOf(shop.db, unitId);
+    const run = await newest(unitId);
     expect([run?.state, run?.outcome, run?.samples.filter((x) => x.phase === 'hold').length]).toEqual(['finished', 'fail', 241]);
   });
 
   test('an aborted run is kept whole and proves nothing', async () => {
     const unitId = await at('prove');
-    const begun = await shop.change(unitId, 'run-started');
-    await startRun(shop.db, begun, { runId: begun.eventId, targetBar: 80, holdS: 120 });
+    const { runId } = await start(unitId);
     const samples = simulate(SOUND, seeded(5)).slice(0, 60);
-    const end = { runId: begun.eventId, rig: 'model', state: 'aborted', because: 'let down by Tess', samples, analysis: null } as const;
+    const { step } = (await shop.record(unitId)).runs.at(-1) as Run;
+    const end = { runId, rig: 'model', state: 'aborted', because: 'let down by Tess', step, samples, analysis: null } as const;
     await endRun(shop.db, await shop.change(unitId, 'run-ended'), end);
-    const run = await lastRunOf(shop.db, unitId);
+    const run = await newest(unitId);
     expect([run?.state, run?.because, run?.outcome, run?.samples.length]).toEqual(['aborted', 'let down by Tess', null, 60]);
     expect(await stationOf(unitId)).toBe('prove');
   });
 
-  test('a run that a stopped server left behind is marked when the next one starts', async () => {
+  test('a run that a stopped server left behind is marked when the next one starts, with what it had', async () => {
     const unitId = await at('prove');
-    const begun = await shop.change(unitId, 'run-started');
-    await startRun(shop.db, begun, { runId: begun.eventId, targetBar: 80, holdS: 120 });
-    expect(await breakLostRuns(shop.db, begun.at + 1)).toBe(1);
-    expect(await breakLostRuns(shop.db, begun.at + 2)).toBe(0);
-    expect(await lastRunOf(shop.db, unitId)).toMatchObject({ state: 'broken', because: 'the server stopped during the run' });
+    const { runId } = await start(unitId);
+    const samples = simulate(SOUND, seeded(5));
+    await keepPiece(shop.db, runId, samples.slice(0, 100));
+    await keepPiece(shop.db, runId, samples.slice(100, 180));
+    const now = START + 90_000_000;
+    expect(await breakLostRuns(shop.db, now)).toBe(1);
+    expect(await breakLostRuns(shop.db, now + 1)).toBe(0);
+    const run = await newest(unitId);
+    expect([run?.state, run?.because, run?.outcome]).toEqual(['interrupted', 'the server stopped during the run', null]);
+    expect(run?.samples).toEqual(samples.slice(0, 180));
+    expect(run?.sentence).toMatch(/^Held 4\d s from \d+\.\d bar/);
   });
 
   test('once proved, no later run can slip under the signatures', async () => {
-    expect(reasons(await start(await at('release')))).toEqual(['Prove is signed off; a lead can reopen it.']);
+    expect(reasons((await start(await at('release'))).result)).toEqual(['Prove is signed off; a lead can reopen it.']);
   });
 
   test('two people sign, never the same one twice, and then it is released with a chained certificate', async () => {
@@ -312,7 +312,7 @@ describe('prove and release', () => {
     const [one, two] = [await certificateOf(shop.db, first), await certificateOf(shop.db, second)];
     expect([one?.number, one?.previousHash, two?.previousHash]).toEqual([1, '', one?.hash]);
     expect(one?.statement.signatures.map((s) => s.name)).toEqual(['Tess', 'Lena']);
-    expect(one?.statement.proved[0]).toMatch(/It holds\.$/);
+    expect(one?.statement.proved.at(-1)).toMatch(/^Hold, 80 bar: Held .* It holds\.$/);
     expect((await shop.record(first)).unit).toMatchObject({ exit: 'released' });
   });
 

@@ -1,53 +1,43 @@
 'use server';
 
 import { z } from 'zod';
+import { WET_NAMES } from '@/core/prove/programme/seen';
+import { ReadRunDoor } from '@/core/prove/read-run-door';
 import { fail, ok } from '@/core/result';
+import { STATIONS } from '@/core/route/station';
 import { tagOf } from '@/core/unit/unit-record';
 import { loadUnit } from '@/db/load-unit';
-import { rulesInForce } from '@/db/rules';
-import { endRun, startRun } from '@/db/stations/prove';
+import { noteSeen, reopenAfterFail, startStanding } from '@/db/stations/proof';
+import { runStepOf, startRun, storeRun } from '@/db/stations/prove';
+import { leaveRigQueue, queueForRig, rigQueued } from '@/db/stations/rig-queue';
 import { theRig } from '@/ports/rig-run';
 import { act } from '../_server/act';
-import { changeOf, Target } from '../_server/change-of';
+import { changeOf, Id, Note, Target } from '../_server/change-of';
+import { runOnRig } from '../_server/run-on-rig';
 
-const RunDoor = z.object({
-  ...Target,
-  targetBar: z.number().min(1).max(200),
-  holdS: z.number().min(15).max(1800),
-  shield: z.literal(true, 'shut the shield first'),
-});
+const StepId = z.string().min(1).max(60);
+const Shield = z.literal(true, 'shut the shield first');
 
-/** Starts a hold on the rig. The run belongs to this server from here on: its end is stored whoever looks. */
-export const startRunAction = act('bench', RunDoor, async (i, { db, person, now }) => {
+/** Starts a step on the rig. The run belongs to this server from here on: its end is stored whoever looks. */
+export const startRunAction = act('bench', z.object({ ...Target, stepId: StepId, shield: Shield }), async (i, { db, person, now }) => {
   const rig = theRig();
-  if (rig.busy) return fail({ code: 'refused', reasons: [`The rig is busy with ${rig.current?.order.tag}.`] });
+  if (rig.busy) return fail({ code: 'refused', reasons: [`The rig is busy with ${rig.current?.order.tag}. Queue for it.`] });
+  const [first] = await rigQueued(db);
+  if (first !== undefined && first.unitId !== i.unitId)
+    return fail({
+      code: 'refused',
+      reasons: [`${tagOf(first)} waits for the rig before it; take that off the queue at Rig, or prove it first.`],
+    });
   const record = await loadUnit(db, i.unitId);
   if (record === undefined) return fail({ code: 'no-such-unit' });
+  const step = runStepOf(record, i.stepId);
+  if (!step.ok) return step;
   // A run only adds to the unit; whether it may start is asked again when it is stored.
-  const begun = await startRun(db, changeOf({ ...i, version: null }, person, now, 'run-started'), {
-    runId: i.eventId,
-    targetBar: i.targetBar,
-    holdS: i.holdS,
-  });
+  const change = changeOf({ ...i, version: null }, person, now, 'run-started');
+  const begun = await startRun(db, change, { runId: i.eventId, stepId: i.stepId, way: 'rig' });
   if (!begun.ok) return begun;
-  const rules = await rulesInForce(db);
-  const order = { runId: i.eventId, unitId: i.unitId, tag: tagOf(record.unit), by: person.name, targetBar: i.targetBar, holdS: i.holdS };
-  const started = rig.start(order, rules.rules, (run) => {
-    const change = changeOf({ eventId: `${i.eventId}-end`, unitId: i.unitId, version: null }, person, Date.now(), 'run-ended', run.because);
-    void endRun(db, change, {
-      runId: i.eventId,
-      rig: run.rig,
-      state: run.state as 'finished',
-      because: run.because,
-      samples: run.samples,
-      analysis: run.analysis,
-    }).catch(console.error);
-  });
-  if (started.ok) return begun;
-  const because = `the rig was busy with ${started.error.tag}`;
-  const change = changeOf({ eventId: `${i.eventId}-end`, unitId: i.unitId, version: null }, person, now, 'run-ended', because);
-  await endRun(db, change, { runId: i.eventId, rig: '', state: 'broken', because, samples: [], analysis: null });
-  return fail({ code: 'refused', reasons: [`The rig is busy with ${started.error.tag}.`] });
+  const started = await runOnRig(db, { record, step: step.value, runId: i.eventId, person });
+  return started.ok ? begun : started;
 });
 
 /** The hold that asks for it goes on. */
@@ -58,5 +48,43 @@ export const holdLongerAction = act('bench', z.object({}), async () =>
 /** Anyone may let the pressure down. */
 export const abortRunAction = act('see', z.object({}), async (_, { person }) => {
   theRig().abort(`let down by ${person.name}`);
+  return ok(null);
+});
+
+/** A run made without the rig: read by eye beside a hand pump, or from a logger. */
+export const storeRunAction = act(
+  'bench',
+  z.object({ ...Target, stepId: StepId, shield: Shield, way: z.enum(['by-hand', 'logger']), ...ReadRunDoor.shape }),
+  (i, { db, person, now }) => storeRun(db, changeOf({ ...i, version: null }, person, now, 'run-read'), { ...i, runId: i.eventId }),
+);
+
+const SeenDoor = z.object({
+  ...Target,
+  stepId: StepId,
+  answer: z.enum(['good', 'bad']).nullable(),
+  readings: z.tuple([z.number().min(-1000).max(1000), z.number().min(-1000).max(1000)]).nullable(),
+  wet: z.enum(WET_NAMES).nullable(),
+  note: z.string().trim().max(300),
+});
+export const noteSeenAction = act('bench', SeenDoor, (i, { db, person, now }) => noteSeen(db, changeOf(i, person, now, 'step-seen'), i));
+
+const StandDoor = z.object({ ...Target, stepId: StepId, startMm: z.number().min(-1000).max(1000).nullable() });
+export const startStandingAction = act('bench', StandDoor, (i, { db, person, now }) =>
+  startStanding(db, changeOf(i, person, now, 'stands'), i),
+);
+
+/** Back to the station where what a failure points at is put right. */
+export const reopenAfterFailAction = act(
+  'bench',
+  z.object({ ...Target, station: z.enum(STATIONS), because: Note }),
+  (i, { db, person, now }) => reopenAfterFail(db, changeOf(i, person, now, 'reopened', `${i.station}: ${i.because}`), i.station),
+);
+
+export const queueForRigAction = act('bench', z.object({ unitId: Id }), async (i, { db, person, now }) => {
+  await queueForRig(db, person, i.unitId, now);
+  return ok(null);
+});
+export const leaveRigQueueAction = act('bench', z.object({ unitId: Id }), async (i, { db }) => {
+  await leaveRigQueue(db, i.unitId);
   return ok(null);
 });

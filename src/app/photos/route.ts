@@ -1,6 +1,7 @@
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { may } from '@/core/people/role';
+import { PHOTO_KINDS } from '@/core/unit/unit-record';
 import { problemsOf } from '@/core/wire/problems';
 import { saySaveError } from '@/core/wire/save-error';
 import { theDb } from '@/db/connection';
@@ -16,7 +17,7 @@ const PhotoDoor = z.object({
   eventId: Id,
   unitId: Id,
   caption: z.string().max(120),
-  onKind: z.enum(['unit', 'part', 'step', 'mark']),
+  onKind: z.enum(PHOTO_KINDS),
   onId: Id,
   phase: z.enum(['out', 'in']),
   file: z.instanceof(File).refine((f) => f.size > 0, 'the photo is empty'),

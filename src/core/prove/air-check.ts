@@ -18,15 +18,16 @@ export const ATMOSPHERE_BAR = 1.013;
 /**
  * Is there air in it? Least squares of the fluid pushed in: ml = C·p + V₀·p/(p + 1.013).
  * @param fill 3 samples or more, 2 distinct pressures above 0
+ * @param readSe standard error of one reading, ml: what the fit leaves over says less where few were read in coarse steps
  * @source design, chapter 10; Boyle's law
  */
-export function airCheck(fill: readonly FillPoint[], rules: Pick<Rules, 'airMaxMl'>): AirCheck {
+export function airCheck(fill: readonly FillPoint[], rules: Pick<Rules, 'airMaxMl'>, readSe = 0): AirCheck {
   const p = fill.map((f) => f.pBar);
   const solved = leastSquares(
     [p, p.map((v) => v / (v + ATMOSPHERE_BAR))],
     fill.map((f) => f.mlIn),
   );
-  const variance = solved.ssr / (fill.length - 2);
+  const variance = Math.max(solved.ssr / (fill.length - 2), readSe ** 2);
   const inverse = solved.inverseDiagonal();
   const se = (column: number): number => Math.sqrt(variance * (inverse[column] ?? 0));
   const [complianceMlPerBar, airMl] = [solved.coefficients[0] ?? 0, solved.coefficients[1] ?? 0];

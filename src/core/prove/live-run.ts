@@ -1,4 +1,22 @@
-import type { RigSample, RunAnalysis } from './run-analysis';
+import type { RunStep } from './programme/step';
+import type { RigSample } from './rig-sample';
+import type { RunAnalysis } from './run-analysis';
+
+/** `asking`: the hold is over and decided nothing; pressure stays while a person may have it held longer. `watching`: the rod was let go. */
+export const RUN_STATES = {
+  cycling: 'stroking',
+  filling: 'filling',
+  holding: 'holding',
+  asking: 'held, and undecided',
+  watching: 'let go, watched',
+  'letting-down': 'letting the pressure down',
+  finished: 'finished',
+  aborted: 'let down early',
+  broken: 'broken off',
+} as const;
+export type RunState = keyof typeof RUN_STATES;
+
+export const isOver = (state: RunState): boolean => state === 'finished' || state === 'aborted' || state === 'broken';
 
 /** A run as a page follows it. New samples come in pieces; everything else as it stands. */
 export type LiveRun = {
@@ -7,10 +25,9 @@ export type LiveRun = {
   readonly tag: string;
   readonly rig: string;
   readonly speed: number;
-  readonly state: 'filling' | 'holding' | 'asking' | 'letting-down' | 'finished' | 'aborted' | 'broken';
+  readonly state: RunState;
   readonly because: string;
-  readonly targetBar: number;
-  readonly holdS: number;
+  readonly step: RunStep;
   readonly samples: readonly RigSample[];
   readonly analysis: RunAnalysis | null;
 };

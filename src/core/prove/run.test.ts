@@ -4,8 +4,8 @@ import { simulate } from '../../../demo/rig-trace';
 import { EMPTY, leakAt, letGo, pressureOf, SOUND, step, type Truth } from '../../../devices/rig/chamber';
 import { STANDARD_RULES } from '../rules/rule-set';
 import { airCheck } from './air-check';
+import { holdAnalysis } from './hold-analysis';
 import { fitLeak, leakRate } from './leak-law';
-import { analyseRun } from './run-analysis';
 import { fillOf, holdOf } from './trace';
 
 describe('the air check', () => {
@@ -89,7 +89,8 @@ describe('what the stand-in’s unit does', () => {
 });
 
 describe('a whole run', () => {
-  const run = (truth: Partial<Truth>, seed = 5) => analyseRun(simulate({ ...SOUND, ...truth }, seeded(seed)), STANDARD_RULES);
+  const run = (truth: Partial<Truth>, seed = 5) =>
+    holdAnalysis(simulate({ ...SOUND, ...truth }, seeded(seed)), STANDARD_RULES.limitMlPerMin, STANDARD_RULES);
 
   test.each([1, 2, 3, 4, 5, 6])('tight units pass and leaking ones fail, seed %d', (seed) => {
     expect(run({}, seed)?.outcome).toBe('pass');
@@ -111,15 +112,15 @@ describe('a whole run', () => {
   test('too short to say anything says nothing', () => {
     const samples = simulate(SOUND, seeded(5));
     const hold = samples.findIndex((s) => s.phase === 'hold');
-    expect(analyseRun(samples.slice(0, hold), STANDARD_RULES)).toBeUndefined();
-    expect(analyseRun(samples.slice(0, hold + 19), STANDARD_RULES)).toBeUndefined();
-    expect(analyseRun(samples.slice(0, hold + 22), STANDARD_RULES)).toBeDefined();
-    expect(analyseRun([], STANDARD_RULES)).toBeUndefined();
+    expect(holdAnalysis(samples.slice(0, hold), STANDARD_RULES.limitMlPerMin, STANDARD_RULES)).toBeUndefined();
+    expect(holdAnalysis(samples.slice(0, hold + 19), STANDARD_RULES.limitMlPerMin, STANDARD_RULES)).toBeUndefined();
+    expect(holdAnalysis(samples.slice(0, hold + 22), STANDARD_RULES.limitMlPerMin, STANDARD_RULES)).toBeDefined();
+    expect(holdAnalysis([], STANDARD_RULES.limitMlPerMin, STANDARD_RULES)).toBeUndefined();
   });
 
   test('a fill that makes no pressure cannot be analysed', () => {
     const flat = simulate(SOUND, seeded(5)).map((s) => (s.phase === 'fill' ? { ...s, p: 0, ml: s.t } : s));
-    expect(analyseRun(flat, STANDARD_RULES)).toBeUndefined();
+    expect(holdAnalysis(flat, STANDARD_RULES.limitMlPerMin, STANDARD_RULES)).toBeUndefined();
   });
 
   test('phases are told apart, and a gauge’s little minus is no pressure', () => {
@@ -146,7 +147,7 @@ describe('leaks of every law, with every noise', () => {
       const samples = simulate(truth, seeded(100 + i), { noiseBar: 0.005 + (i % 4) * 0.015, stays, stepBar: 0.001 });
       const held = holdOf(samples);
       const real = held.reduce((sum, s) => sum + leakAt(truth, s.pBar), 0) / held.length;
-      const analysis = analyseRun(samples, STANDARD_RULES);
+      const analysis = holdAnalysis(samples, STANDARD_RULES.limitMlPerMin, STANDARD_RULES);
       if (analysis === undefined) throw new Error('a whole run is analysed');
       if (analysis.leakCi[0] <= real && real <= analysis.leakCi[1]) covered += 1;
       if (real >= 0.1) expect(analysis.outcome).not.toBe('pass');
@@ -167,7 +168,10 @@ describe('what is told beside the leak', () => {
   const run = simulate(SOUND, seeded(5));
   test('samples that stand out alone are left out and counted; without them the leak is as it was', () => {
     const knocked = run.map((s, i) => (s.phase === 'hold' && i % 40 === 7 ? { ...s, p: s.p + 5 } : s));
-    const [clean, spiked] = [analyseRun(run, STANDARD_RULES), analyseRun(knocked, STANDARD_RULES)];
+    const [clean, spiked] = [
+      holdAnalysis(run, STANDARD_RULES.limitMlPerMin, STANDARD_RULES),
+      holdAnalysis(knocked, STANDARD_RULES.limitMlPerMin, STANDARD_RULES),
+    ];
     expect([clean?.spikes, spiked?.spikes]).toEqual([0, knocked.filter((s, i) => s !== run[i]).length]);
     expect(spiked?.leakMlPerMin).toBeCloseTo(clean?.leakMlPerMin ?? 0, 2);
     expect(spiked?.sentence).toMatch(/ \d samples stood out alone and were left out\.$/);
@@ -176,18 +180,20 @@ describe('what is told beside the leak', () => {
     [1, /It warmed by 1\.0 °C a minute, which hides about 0\.023 ml\/min/],
     [-2, /It cooled by 2\.0 °C a minute, which passes for about 0\.046 ml\/min/],
   ])('a temperature that moves by %d a minute is told with what it passes for', (kPerMin, words) => {
-    const analysis = analyseRun(
+    const analysis = holdAnalysis(
       run.map((s) => ({ ...s, c: 20 + (s.t * kPerMin) / 60 })),
+      STANDARD_RULES.limitMlPerMin,
       STANDARD_RULES,
     );
     expect(analysis?.warming?.kPerMin).toBeCloseTo(kPerMin, 6);
     expect(analysis?.sentence).toMatch(words);
   });
   test('a steady or an unknown temperature is not told', () => {
-    expect(analyseRun(run, STANDARD_RULES)?.sentence).not.toMatch(/°C/);
+    expect(holdAnalysis(run, STANDARD_RULES.limitMlPerMin, STANDARD_RULES)?.sentence).not.toMatch(/°C/);
     expect(
-      analyseRun(
+      holdAnalysis(
         run.map((s) => ({ ...s, c: null })),
+        STANDARD_RULES.limitMlPerMin,
         STANDARD_RULES,
       )?.warming,
     ).toBeNull();

@@ -1,5 +1,5 @@
 import { leastSquares } from '../statistics/least-squares';
-import type { RigSample } from './run-analysis';
+import type { RigSample } from './rig-sample';
 
 /** How much more fluid grows than the body around it, a K. @source design, chapter 9: 30 ml warming 1 °C a minute is nearly half of the default limit of 0.05 ml/min */
 const GROWTH_PER_K = 7.6e-4;

@@ -1,18 +1,16 @@
 import { fc, test as property } from '@fast-check/vitest';
 import { describe, expect, test } from 'vitest';
-import { seeded } from '../../../demo/random';
-import { simulate } from '../../../demo/rig-trace';
-import { SOUND } from '../../../devices/rig/chamber';
 import { judgeBore } from '../bore/judge';
 import { masterTandem } from '../family/anatomy/master-tandem';
 import { wheelDouble } from '../family/anatomy/wheel-double';
 import { type Drawing, geometryAt } from '../family/family';
-import { analyseRun } from '../prove/run-analysis';
+import { isRunStep, type RunStep } from '../prove/programme/step';
+import { usualSteps } from '../prove/programme/usual';
 import { STANDARD_RULES } from '../rules/rule-set';
 import { emptyTray } from '../strip/tray';
 import { currentGauging, currentVerdict, factsOf, summaryOf } from '../unit/facts-of';
 import { judgeInputOf } from '../unit/judge-input';
-import { tagNumber, tagOf, type UnitRecord } from '../unit/unit-record';
+import { type Run, tagNumber, tagOf, type UnitRecord } from '../unit/unit-record';
 import { canonical } from './canonical';
 import { stateRelease } from './statement';
 
@@ -87,6 +85,7 @@ const record = (): UnitRecord => {
   return {
     unit,
     family,
+    programme: { version: 0, steps: usualSteps(family) },
     job: {
       id: 'j',
       customer: 'Aldwater Orchards',
@@ -173,10 +172,23 @@ const record = (): UnitRecord => {
   };
 };
 
+/** A whole run of a step of the usual programme that passed. */
+const run = (stepId: string, startedAt: number, more: Partial<Run> = {}): Run => ({
+  id: `${stepId}-${startedAt}`,
+  startedAt,
+  endedAt: startedAt + 1,
+  state: 'finished',
+  way: 'rig',
+  programme: 0,
+  step: [...usualSteps(masterTandem), ...usualSteps(wheelDouble)].filter(isRunStep).find((s) => s.id === stepId) as RunStep,
+  because: '',
+  outcome: 'pass',
+  sentence: `${stepId} held.`,
+  ...more,
+});
+
 describe('what a certificate states', () => {
-  const analysis = analyseRun(simulate(SOUND, seeded(5)), STANDARD_RULES) ?? null;
-  const state = (r: UnitRecord, run: { rig: string; analysis: unknown } | null = { rig: 'Rig', analysis }) =>
-    stateRelease(r, { number: 7, at: 60, run, nameOf: (id) => id.toUpperCase() });
+  const state = (r: UnitRecord) => stateRelease(r, { number: 7, at: 60, nameOf: (id) => id.toUpperCase() });
 
   test('the unit, the bore before and after, the verdict, what went in, and who signed', () => {
     const s = state(record());
@@ -207,16 +219,26 @@ describe('what a certificate states', () => {
   });
 
   test('what was proved, and as plainly what was not', () => {
-    const held = state(record());
-    expect(held.proved).toEqual([analysis?.sentence]);
-    expect(held.notProved).toEqual(['Return of the piston under load, and behaviour when hot.']);
-    const not = state(record(), null);
-    expect([not.proved, not.notProved.at(-1)]).toEqual([[], 'Tightness under pressure: it was not held on a rig.']);
-    const tandem = { ...record(), family: masterTandem };
-    expect(state(tandem).notProved.slice(0, 2)).toEqual([
-      'Pushrod gap on the machine.',
-      'Each circuit by itself: both were held together.',
+    const held = state({ ...record(), runs: [run('low-hold', 51), run('hold', 52)] });
+    expect(held.proved).toEqual([
+      'By the shop’s programme for wheel cylinder, double, as delivered; on the rig.',
+      'Hold, 5 bar: low-hold held.',
+      'Hold, 80 bar: hold held.',
     ]);
+    expect(held.notProved).toEqual([
+      'Return of the piston under load, and behaviour when hot.',
+      'Dry stroke; air hold, 0.5 bar; cycles, then hold, 50 strokes, 80 bar; overnight weep, 14 h.',
+    ]);
+    const not = state({ ...record(), runs: [] });
+    expect([not.proved, not.notProved.at(-1)]).toEqual([[], expect.stringMatching(/^Dry stroke; .*hold, 80 bar/)]);
+    const failed = state({ ...record(), runs: [run('hold', 52, { outcome: 'fail' })] });
+    expect(failed.notProved.at(-1)).toMatch(/hold, 80 bar \(did not pass\)/);
+    const tandem = { ...record(), family: masterTandem, programme: { version: 3, steps: usualSteps(masterTandem) } };
+    expect(state(tandem).notProved[0]).toBe('Pushrod gap on the machine.');
+    expect(state(tandem).notProved.at(-1)).toMatch(/hold, 80 bar, rear; hold, 80 bar, front/);
+    expect(state({ ...tandem, runs: [run('hold-rear', 52, { way: 'by-hand' })] }).proved[0]).toBe(
+      'By the shop’s programme for tandem master, version 3; hand pump, read by eye.',
+    );
   });
 
   test('cautions for fitting are always on it', () => {
@@ -234,20 +256,13 @@ describe('what decides a unit’s route', () => {
   });
 
   test('a run counts when it was finished after the unit was closed up; the last one decides', () => {
-    const run = (startedAt: number, state: 'finished' | 'aborted', outcome: 'pass' | 'fail' | null) => ({
-      id: String(startedAt),
-      startedAt,
-      endedAt: startedAt + 1,
-      state,
-      targetBar: 80,
-      because: '',
-      outcome,
-    });
-    const proof = (runs: UnitRecord['runs']) => factsOf({ ...record(), runs }).proof;
-    expect(proof([run(45, 'finished', 'pass')])).toBeNull();
-    expect(proof([run(51, 'finished', 'pass')])).toBe('pass');
-    expect(proof([run(51, 'finished', 'pass'), run(53, 'finished', 'fail')])).toBe('fail');
-    expect(proof([run(51, 'finished', 'pass'), run(53, 'aborted', null)])).toBe('pass');
+    const hold = (runs: UnitRecord['runs']) => factsOf({ ...record(), runs }).proof.find((p) => p.name === 'hold, 80 bar')?.stands;
+    const ended = (at: number, state: 'finished' | 'aborted', outcome: 'pass' | 'fail' | null) => run('hold', at, { state, outcome });
+    expect(hold([ended(45, 'finished', 'pass')])).toBe('open');
+    expect(hold([ended(51, 'finished', 'pass')])).toBe('pass');
+    expect(hold([ended(51, 'finished', 'pass'), ended(53, 'finished', 'fail')])).toBe('fail');
+    expect(hold([ended(51, 'finished', 'pass'), ended(53, 'aborted', null)])).toBe('pass');
+    expect(hold([run('low-hold', 52)])).toBe('open');
   });
 
   test('what nothing set aside covers is named', () => {

@@ -1,11 +1,13 @@
 import { sayComplaint } from '../book-in/complaint';
 import { MATERIAL_WORDS } from '../bore/material';
 import { METHODS } from '../clean/treatment';
-import { RunAnalysis } from '../prove/run-analysis';
+import { sayStep } from '../prove/programme/say-step';
 import { sayNominal } from '../quantity/say';
+import { METRIC } from '../quantity/units';
 import { STATION_WORDS } from '../route/station';
 import { currentGauging, currentVerdict } from '../unit/facts-of';
-import { sayUnit, tagOf, type UnitRecord } from '../unit/unit-record';
+import { provingOf } from '../unit/proving';
+import { RUN_WAYS, sayUnit, tagOf, type UnitRecord } from '../unit/unit-record';
 import { fluidCautions, sayClosedUp, sayTried } from './say-bench';
 
 /** What a certificate states. Plain text and numbers only, so that it reads the same in ten years. */
@@ -44,7 +46,6 @@ export type BoreFigures = { readonly stations: number; readonly maxMm: number; r
 export type ReleaseContext = {
   readonly number: number;
   readonly at: number;
-  readonly run: { readonly rig: string; readonly analysis: unknown } | null;
   readonly nameOf: (personId: string) => string;
 };
 
@@ -58,7 +59,6 @@ const CAUTIONS: readonly string[] = [
 export const stateRelease = (r: UnitRecord, c: ReleaseContext): Statement => {
   const { family } = r;
   const verdict = currentVerdict(r);
-  const analysis = c.run === null ? null : RunAnalysis.parse(c.run.analysis);
   return {
     number: c.number,
     at: c.at,
@@ -89,12 +89,11 @@ export const stateRelease = (r: UnitRecord, c: ReleaseContext): Statement => {
       .filter((p) => p.goesIn !== null)
       .map((p) => `${p.name}${p.qty > 1 ? ` × ${p.qty}` : ''}: ${p.goesIn?.piece === 'new' ? 'new' : 'the unit’s own, inspected'}`),
     kits: r.setAside.map((s) => `${s.number} ${s.name}, lot ${s.lotCode}`),
-    proved: [...(analysis === null ? [] : [analysis.sentence]), ...sayTried(r)],
+    proved: [...sayProved(r), ...sayTried(r)],
     notProved: [
       ...(family.hasGap ? ['Pushrod gap on the machine.'] : []),
-      ...(family.chambers.filter((x) => x.pressure === 'working').length > 1 ? ['Each circuit by itself: both were held together.'] : []),
       'Return of the piston under load, and behaviour when hot.',
-      ...(analysis === null && family.proof === 'rig' ? ['Tightness under pressure: it was not held on a rig.'] : []),
+      ...unproved(r),
     ],
     overrides: r.steps.flatMap((s) =>
       s.override === null ? [] : [`${STATION_WORDS[s.station]}: ${s.unmet.join(' ')} Overridden by ${c.nameOf(s.personId)}: ${s.override}`],
@@ -103,6 +102,26 @@ export const stateRelease = (r: UnitRecord, c: ReleaseContext): Statement => {
     signatures: r.signatures.map(({ name, role, at }) => ({ name, role, at })),
   };
 };
+
+/** The programme and what was found at each of its steps. */
+const sayProved = (r: UnitRecord): readonly string[] => {
+  const done = provingOf(r).filter((s) => s.stands !== 'open');
+  if (r.family.proof !== 'rig' || done.length === 0) return [];
+  const ways = [...new Set(r.runs.filter((x) => x.state === 'finished').map((x) => RUN_WAYS[x.way]))];
+  return [
+    `By the shop’s programme for ${r.family.label.toLowerCase()}, ${r.programme.version === 0 ? 'as delivered' : `version ${r.programme.version}`}${ways.length === 0 ? '' : `; ${ways.join('; ')}`}.`,
+    ...done.map((s) => `${capital(sayStep(s.step, METRIC))}: ${s.texts.join(' ')}`),
+  ];
+};
+
+/** Steps that its programme offers and nobody did, or that did not pass. */
+const unproved = (r: UnitRecord): readonly string[] => {
+  const left = provingOf(r).filter((s) => s.stands !== 'pass');
+  const names = left.map((s) => `${sayStep(s.step, METRIC)}${s.stands === 'open' ? '' : ' (did not pass)'}`);
+  return r.family.proof !== 'rig' || names.length === 0 ? [] : [`${capital(names.join('; '))}.`];
+};
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** What freed and cleaned the body, each method once. */
 const sayTreatments = (treatments: UnitRecord['treatments']): readonly string[] => {

@@ -2,7 +2,6 @@ import type { BoreOutcome } from '../bore/judge';
 import type { Family } from '../family/family';
 import type { FinishName } from '../finish/finish';
 import type { Contact } from '../fluid/contact';
-import type { HoldTest } from '../prove/hold-test';
 import type { GapVerdict } from '../set/setup';
 import type { TrayPart } from '../strip/tray-door';
 import type { Treatment } from '../unit/unit-record';
@@ -41,7 +40,7 @@ export type RouteFacts = {
   readonly gap: GapVerdict | null;
   /** What was tried by hand on a part that has no rig, and what was never. */
   readonly tried: { readonly missing: readonly string[]; readonly bad: readonly string[] };
-  /** The last hold of the closed-up unit. */
-  readonly proof: HoldTest['outcome'] | null;
+  /** Steps of its programme that must pass, or that failed, as the unit is closed up now. */
+  readonly proof: readonly { readonly name: string; readonly stands: 'open' | 'pass' | 'fail' | 'hold-longer' }[];
   readonly signedBy: readonly string[];
 };

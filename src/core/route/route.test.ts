@@ -35,10 +35,11 @@ const facts = (more: Partial<RouteFacts>): RouteFacts => ({
   gap: 'ok',
   tried: { missing: [], bad: [] },
   unopened: [],
-  proof: null,
+  proof: [{ name: 'hold, 80 bar', stands: 'open' }],
   signedBy: [],
   ...more,
 });
+const proof = (stands: RouteFacts['proof'][number]['stands']): RouteFacts['proof'] => [{ name: 'hold, 80 bar', stands }];
 const before = ['book-in', 'strip', 'clean', 'gauge', 'judge'] as const;
 
 describe('where a unit is', () => {
@@ -104,7 +105,7 @@ describe('why not', () => {
     ] as const;
     expect(why('close-up', { tray: closed, contacts })).toEqual(['touch']);
     expect(why('close-up', { tray: closed, curing: ['paint-air', 'thread-locker'] })).toEqual(['curing']);
-    expect(why('prove', { proof: 'pass', curing: ['thread-locker'] })).toEqual(['curing']);
+    expect(why('prove', { proof: proof('pass'), curing: ['thread-locker'] })).toEqual(['curing']);
   });
 
   test('set: a gap, and a right one; a booster: everything tried, nothing gone wrong', () => {
@@ -136,7 +137,8 @@ describe('why not', () => {
     expect(why('judge', { verdict: { outcome: 'scrap', toDo: [] } })).toEqual(['scrap']);
     expect(why('judge', { verdict: { outcome: 'undecided', toDo: ['Clean mark m1.'] } })).toEqual(['open-questions']);
     expect(why('kit', { uncovered: ['boot'] })).toEqual(['uncovered']);
-    expect(why('prove', { proof: 'fail' })).toEqual(['proof']);
+    expect(why('prove', { proof: proof('fail') })).toEqual(['proof-failed']);
+    expect(why('prove', { proof: [...proof('hold-longer'), ...proof('open')] })).toEqual(['not-proved', 'proof-undecided']);
     expect(why('release', { signedBy: ['a'] })).toEqual(['signatures']);
     expect(why('release', { signedBy: ['a', 'b'] })).toEqual([]);
   });
@@ -145,7 +147,7 @@ describe('why not', () => {
     const all = [
       facts({ tray: emptyTray(family, (s) => s.id) }),
       facts({ tray: closed.map((p) => ({ ...p, goesIn: null })) }),
-      facts({ uncovered: ['boot'], proof: 'hold-longer', signedBy: ['a'] }),
+      facts({ uncovered: ['boot'], proof: proof('hold-longer'), signedBy: ['a'] }),
     ];
     const texts = all.flatMap((f) =>
       (['strip', 'gauge', 'judge', 'kit', 'close-up', 'prove', 'release'] as const).flatMap((s) => whyNotDone(s, f).map(sayWhyNot)),

@@ -34,7 +34,6 @@ export type WhyNot =
         | 'no-verdict'
         | 'scrap'
         | 'nothing-set-aside'
-        | 'not-proved'
         | 'not-stroked'
         | 'sticks'
         | 'no-gap';
@@ -44,7 +43,7 @@ export type WhyNot =
   | { readonly code: 'open-questions'; readonly texts: readonly string[] }
   | { readonly code: 'uncovered'; readonly parts: readonly string[] }
   | { readonly code: 'unopened'; readonly bags: readonly string[] }
-  | { readonly code: 'proof'; readonly outcome: 'fail' | 'hold-longer' }
+  | { readonly code: 'not-proved' | 'proof-failed' | 'proof-undecided'; readonly steps: readonly string[] }
   | { readonly code: 'signatures'; readonly have: number; readonly need: number };
 
 /** What a station's own work still lacks before it can be signed off; empty when nothing does. */
@@ -83,8 +82,11 @@ const ownWork = (station: Station, f: RouteFacts): readonly WhyNot[] => {
       return f.gap === 'ok' ? [] : [{ code: 'gap', verdict: f.gap }];
     case 'prove':
       if (f.family.proof !== 'rig') return tried(f);
-      if (f.proof === null) return [{ code: 'not-proved' }];
-      return f.proof === 'pass' ? [] : [{ code: 'proof', outcome: f.proof }];
+      return [
+        ...proofThat('open', 'not-proved', f),
+        ...proofThat('fail', 'proof-failed', f),
+        ...proofThat('hold-longer', 'proof-undecided', f),
+      ];
     case 'release': {
       const need = f.family.brake ? 2 : 1;
       return f.signedBy.length >= need ? [] : [{ code: 'signatures', have: f.signedBy.length, need }];
@@ -112,6 +114,15 @@ const tried = ({ tried: { missing, bad } }: RouteFacts): readonly WhyNot[] => [
   ...(missing.length === 0 ? [] : [{ code: 'untried' as const, texts: missing }]),
   ...(bad.length === 0 ? [] : [{ code: 'tried-bad' as const, texts: bad }]),
 ];
+
+const proofThat = (
+  stands: RouteFacts['proof'][number]['stands'],
+  code: 'not-proved' | 'proof-failed' | 'proof-undecided',
+  { proof }: RouteFacts,
+): readonly WhyNot[] => {
+  const steps = proof.filter((p) => p.stands === stands).map((p) => p.name);
+  return steps.length === 0 ? [] : [{ code, steps }];
+};
 
 /** Work that the customer was asked about waits for a yes. */
 const unanswered = (f: RouteFacts): readonly WhyNot[] =>
@@ -229,7 +240,11 @@ export const sayWhyNot = (w: WhyNot): string => {
     case 'nothing-set-aside':
       return 'No kit has been set aside for this unit.';
     case 'not-proved':
-      return 'It has not been held under pressure since it was closed up.';
+      return `Not proved yet as it is closed up now: ${w.steps.join('; ')}.`;
+    case 'proof-failed':
+      return `It failed: ${w.steps.join('; ')}. Find out why and prove it again.`;
+    case 'proof-undecided':
+      return `The hold did not decide: ${w.steps.join('; ')}. Hold it longer.`;
     case 'approval':
       return w.stands === 'no'
         ? 'The customer said no to this: judge it another way, or return it as it is.'
@@ -246,8 +261,6 @@ export const sayWhyNot = (w: WhyNot): string => {
       return `Nothing set aside covers: ${list(w.parts)}.`;
     case 'unopened':
       return `Open ${list(w.bags)} and lay what is in it beside the old parts first.`;
-    case 'proof':
-      return w.outcome === 'fail' ? 'It leaked on the rig: find out why and prove it again.' : 'The hold did not decide: hold it longer.';
     case 'signatures':
       return `${w.have} of ${w.need} signatures; brake parts are signed by two people.`;
   }

@@ -3,9 +3,11 @@ import { FinishDoor } from '../finish/finish-door';
 import { TouchDoor } from '../fluid/touch-door';
 import { PEDAL_ANSWERS } from '../pedal-end/booster';
 import { REMEDY_NAMES } from '../pedal-end/hole';
+import { WET_NAMES } from '../prove/programme/seen';
 import { GapRecordDoor } from '../set/gap-door';
 
 const Mm = z.number().gt(0, 'must be above 0 mm').max(1000);
+const StepId = z.string().min(1).max(60);
 const Hole = z.strictObject({ longMm: Mm, shortMm: Mm, pinMm: Mm });
 
 export const VacuumSamples = z
@@ -39,6 +41,15 @@ export const BenchDataDoor = z.discriminatedUnion('kind', [
     remedy: z.enum(REMEDY_NAMES),
     after: Hole.nullable(),
     note: z.string().max(500),
+  }),
+  z.strictObject({ kind: z.literal('standing'), stepId: StepId, endsAt: z.number().int(), startMm: z.number().nullable() }),
+  z.strictObject({
+    kind: z.literal('proof'),
+    stepId: StepId,
+    programme: z.number().int().min(0),
+    outcome: z.enum(['pass', 'fail']),
+    text: z.string().max(1000),
+    wet: z.enum(WET_NAMES).nullable(),
   }),
 ]);
 export type BenchData = z.output<typeof BenchDataDoor>;

@@ -40,6 +40,8 @@ const SOUND: { readonly [K in BenchKind]: Extract<BenchData, { readonly kind: K 
   },
   'rod-tip': { kind: 'rod-tip', oldMm: 12, newMm: 12.6 },
   pedal: { kind: 'pedal', answer: 'stays' },
+  standing: { kind: 'standing', stepId: 'weep', endsAt: 5000, startMm: null },
+  proof: { kind: 'proof', stepId: 'weep', programme: 0, outcome: 'fail', text: 'Wet.', wet: 'screws' },
   hole: { kind: 'hole', partId: 'p', before: hole, pedalRatio: 5, remedy: 'bushed', after: hole, note: '' },
 };
 const KINDS = Object.keys(SOUND) as readonly BenchKind[];

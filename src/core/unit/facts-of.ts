@@ -1,6 +1,6 @@
 import type { BoreOutcome } from '../bore/judge';
 import { drillingsOf } from '../clean/cleaning';
-import { bearsOnGap, bearsOnProof, lastIn } from '../close-up/bearing';
+import { bearsOnGap, lastIn } from '../close-up/bearing';
 import { goesBack } from '../close-up/order';
 import { NEVER_REUSED } from '../close-up/stack-check';
 import { type Contact, contactsOf, NO_TOUCH } from '../fluid/contact';
@@ -12,11 +12,14 @@ import type { Need } from '../kit/need';
 import { needsOf } from '../kit/needs-of';
 import { checkValveFound } from '../pedal-end/booster';
 import { sayVacuumHold } from '../pedal-end/vacuum';
+import { sayStep } from '../prove/programme/say-step';
+import { METRIC } from '../quantity/units';
 import type { Approved, RouteFacts } from '../route/facts';
 import { routeOf, type Stop, stationNow } from '../route/route';
 import type { TrayWay } from '../strip/part-state';
 import { benchOf, newestOf } from './bench-record';
-import type { Gauging, MarkRecord, Run, SavedVerdict, SetAside, UnitRecord } from './unit-record';
+import { provingOf } from './proving';
+import type { Gauging, MarkRecord, SavedVerdict, SetAside, UnitRecord } from './unit-record';
 
 /** The readings of the bore as it is now; undefined when it was cut since, or never gauged. */
 export const currentGauging = (r: Pick<UnitRecord, 'unit' | 'gaugings'>): Gauging | undefined =>
@@ -60,17 +63,11 @@ export const factsOf = (r: UnitRecord): RouteFacts => {
     stroked: newestOf(r.bench, 'stroked', since(bearsOnGap))?.returns ?? null,
     gap: newestOf(r.bench, 'gap', since(bearsOnGap))?.verdict ?? null,
     tried: triedByHand(r),
-    proof: provingRun(r)?.outcome ?? null,
+    proof: provingOf(r).flatMap(({ step, stands }) =>
+      step.need === 'must' || stands === 'fail' ? [{ name: sayStep(step, METRIC), stands }] : [],
+    ),
     signedBy: r.signatures.map((s) => s.personId),
   };
-};
-
-/** The last whole hold of the unit as it is closed up now; undefined when it was never held since what bears on that went in. */
-export const provingRun = (r: Pick<UnitRecord, 'steps' | 'tray' | 'runs'>): Run | undefined => {
-  const closedUp = r.steps.find((s) => s.station === 'close-up');
-  if (closedUp === undefined) return undefined;
-  const since = lastIn(r.tray, bearsOnProof, closedUp.at);
-  return r.runs.findLast((x) => x.state === 'finished' && x.startedAt >= since);
 };
 
 /** What touches the new rubber; nothing where none of a fluid path goes in. */

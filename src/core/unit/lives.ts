@@ -1,10 +1,12 @@
 import { CAUSES, type CauseName } from '../book-in/cause';
 import { sayComplaint } from '../book-in/complaint';
+import { sayStep } from '../prove/programme/say-step';
 import { sayDia } from '../quantity/say';
 import type { Units } from '../quantity/units';
 import { sayGapRecord } from '../set/gap-record';
 import { newestOf } from './bench-record';
-import { currentGauging, provingRun } from './facts-of';
+import { currentGauging } from './facts-of';
+import { provingOf } from './proving';
 import type { UnitRecord } from './unit-record';
 
 /** One life of a unit, from its booking in to its leaving, in the words of its own records; null where there is nothing to say. */
@@ -24,10 +26,10 @@ export const LIFE_WORDS: { readonly [L in keyof Life]: string } = {
   verdict: 'Judged',
   kits: 'Kits and lots',
   gap: 'Pushrod gap',
-  hold: 'Held on the rig',
+  hold: 'Proved',
 };
 
-const HOLD_WORDS = { pass: 'it held', fail: 'it leaked', 'hold-longer': 'undecided' } as const;
+const STANDS = { open: 'not done', pass: 'passed', fail: 'failed', 'hold-longer': 'undecided' } as const;
 
 /** Confirmed cause of a unit's trouble; undefined where nobody has said. */
 export const causeOf = (r: Pick<UnitRecord, 'findings'>): CauseName | undefined => {
@@ -40,7 +42,7 @@ export const lifeOf = (r: UnitRecord, units: Units): Life => {
   const form = r.verdicts.findLast((v) => v.gaugingId === gauging?.id)?.answer.gauge;
   const cause = causeOf(r);
   const gap = newestOf(r.bench, 'gap');
-  const run = provingRun(r);
+  const proved = provingOf(r).filter((s) => s.stands !== 'open' && s.step.kind !== 'dry-stroke');
   return {
     complaint: sayComplaint(r.job.complaints, r.job.complaintText) || 'no complaint',
     cause: cause === undefined ? null : CAUSES[cause].label,
@@ -48,7 +50,7 @@ export const lifeOf = (r: UnitRecord, units: Units): Life => {
     verdict: r.verdicts.at(-1)?.answer.outcome ?? null,
     kits: r.setAside.length === 0 ? null : r.setAside.map((s) => `${s.number}, lot ${s.lotCode}`).join('; '),
     gap: gap === undefined ? null : sayGapRecord(gap, units),
-    hold: run?.outcome == null ? null : `${Math.round(run.targetBar)} bar, ${HOLD_WORDS[run.outcome]}`,
+    hold: proved.length === 0 ? null : proved.map((s) => `${sayStep(s.step, units)}: ${STANDS[s.stands]}`).join('; '),
   };
 };
 

@@ -14,7 +14,8 @@ import type { BagItem } from '../kit/article';
 import type { BagFinding } from '../kit/bag';
 import type { Measured } from '../kit/feature';
 import type { Dims } from '../kit/need';
-import type { HoldTest } from '../prove/hold-test';
+import type { Programme, RunStep } from '../prove/programme/step';
+import type { RunAnalysis } from '../prove/run-analysis';
 import { sayNominal } from '../quantity/say';
 import type { Station } from '../route/station';
 import type { TrayPart } from '../strip/tray-door';
@@ -131,14 +132,22 @@ export type Timer = {
   readonly personId: string;
   readonly doneAt: number | null;
 };
+/** How a run was made: on the rig, read by eye beside a hand pump, or from what a logger wrote. */
+export const RUN_WAYS = { rig: 'on the rig', 'by-hand': 'hand pump, read by eye', logger: 'hand pump, by a logger' } as const;
+export type RunWay = keyof typeof RUN_WAYS;
+/** A run of one step of a programme; the step as it was then. */
 export type Run = {
   readonly id: string;
   readonly startedAt: number;
   readonly endedAt: number | null;
-  readonly state: 'running' | 'finished' | 'aborted' | 'broken';
-  readonly targetBar: number;
+  /** `interrupted`: the server stopped in the middle of it. */
+  readonly state: 'running' | 'finished' | 'aborted' | 'broken' | 'interrupted';
+  readonly way: RunWay;
+  readonly programme: number;
+  readonly step: RunStep;
   readonly because: string;
-  readonly outcome: HoldTest['outcome'] | null;
+  readonly outcome: RunAnalysis['outcome'] | null;
+  readonly sentence: string;
 };
 export type Signature = {
   readonly id: string;
@@ -156,7 +165,9 @@ export type Photo = {
   readonly onId: string;
   readonly phase: 'out' | 'in';
 };
-export type PhotoSubject = { readonly kind: 'unit' | 'part' | 'step' | 'mark'; readonly id: string };
+/** What a picture is of: the unit, a part of it, a step of its strip guide, a mark, or a step of its proving. */
+export const PHOTO_KINDS = ['unit', 'part', 'step', 'mark', 'proof'] as const;
+export type PhotoSubject = { readonly kind: (typeof PHOTO_KINDS)[number]; readonly id: string };
 
 /** A step of the strip guide that was done, with what was noted and measured at it. */
 export type GuideTick = {
@@ -234,6 +245,8 @@ export type UnitRecord = {
   readonly job: Job;
   /** The family as this unit has it: standard, or the shop's variant. */
   readonly family: Family;
+  /** How it is proved: the shop’s newest for its family, or the one that its proving was begun by. */
+  readonly programme: Programme;
   readonly tray: readonly TrayPart[];
   readonly gaugings: readonly Gauging[];
   readonly marks: readonly MarkRecord[];

@@ -408,7 +408,33 @@ CREATE TABLE `certificates` (
 --> statement-breakpoint
 CREATE UNIQUE INDEX `certificates_number_unique` ON `certificates` (`number`);--> statement-breakpoint
 CREATE INDEX `certificates_unit` ON `certificates` (`unit_id`);--> statement-breakpoint
-CREATE TABLE `rig_runs` (
+CREATE TABLE `programmes` (
+	`id` text PRIMARY KEY NOT NULL,
+	`family` text NOT NULL,
+	`version` integer NOT NULL,
+	`steps` text NOT NULL,
+	`at` integer NOT NULL,
+	`person_id` text NOT NULL,
+	`note` text NOT NULL
+);
+--> statement-breakpoint
+CREATE UNIQUE INDEX `programmes_family` ON `programmes` (`family`,`version`);--> statement-breakpoint
+CREATE TABLE `rig_queue` (
+	`unit_id` text PRIMARY KEY NOT NULL,
+	`person_id` text NOT NULL,
+	`at` integer NOT NULL,
+	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE TABLE `run_pieces` (
+	`id` text PRIMARY KEY NOT NULL,
+	`run_id` text NOT NULL,
+	`from_t` real NOT NULL,
+	`samples` text NOT NULL
+);
+--> statement-breakpoint
+CREATE INDEX `run_pieces_run` ON `run_pieces` (`run_id`,`from_t`);--> statement-breakpoint
+CREATE TABLE `runs` (
 	`id` text PRIMARY KEY NOT NULL,
 	`unit_id` text NOT NULL,
 	`rig` text NOT NULL,
@@ -416,16 +442,19 @@ CREATE TABLE `rig_runs` (
 	`started_at` integer NOT NULL,
 	`ended_at` integer,
 	`state` text NOT NULL,
-	`target_bar` real NOT NULL,
-	`hold_s` real NOT NULL,
+	`way` text NOT NULL,
+	`programme` integer NOT NULL,
+	`step_id` text NOT NULL,
+	`step` text NOT NULL,
 	`because` text NOT NULL,
 	`outcome` text,
+	`sentence` text NOT NULL,
 	`samples` text NOT NULL,
 	`analysis` text,
 	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action
 );
 --> statement-breakpoint
-CREATE INDEX `rig_runs_unit` ON `rig_runs` (`unit_id`,`started_at`);--> statement-breakpoint
+CREATE INDEX `runs_unit` ON `runs` (`unit_id`,`started_at`);--> statement-breakpoint
 CREATE TABLE `signatures` (
 	`id` text PRIMARY KEY NOT NULL,
 	`unit_id` text NOT NULL,

@@ -63,6 +63,8 @@ const subjectMissing = (record: UnitRecord, on: PhotoSubject): string | undefine
       return undefined;
     case 'part':
       return record.tray.some((p) => p.id === on.id) ? undefined : 'There is no such part on this tray.';
+    case 'proof':
+      return record.programme.steps.some((s) => s.id === on.id) ? undefined : 'Its programme has no such step.';
     case 'mark':
       return record.marks.some((m) => m.id === on.id) ? undefined : 'There is no such mark; save the judgement first.';
   }

@@ -5,11 +5,11 @@ import { hashedText } from '@/core/release/certificate-file';
 import { type Statement, stateRelease } from '@/core/release/statement';
 import { ok, type Result } from '@/core/result';
 import { whyNotNow } from '@/core/route/route';
-import { provingRun, routeOfUnit } from '@/core/unit/facts-of';
+import { routeOfUnit } from '@/core/unit/facts-of';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
 import type { Db, Reader } from '../connection';
 import { put } from '../event-payload';
-import { certificates, people, rigRuns } from '../tables';
+import { certificates, people } from '../tables';
 import { signOffEdits } from './sign-off';
 
 /** Adds one person's signature. For brake parts the second is a lead's, and never the same person's. The caller has checked the PIN. */
@@ -54,13 +54,9 @@ export const release = (db: Db, change: Change): Promise<Result<Changed, ChangeE
       .select({ number: max(certificates.number) })
       .from(certificates)
       .where(eq(certificates.unitId, record.unit.id));
-    const [run] = await tx
-      .select({ rig: rigRuns.rig, analysis: rigRuns.analysis })
-      .from(rigRuns)
-      .where(eq(rigRuns.id, provingRun(record)?.id ?? ''));
     const names = new Map((await tx.select({ id: people.id, name: people.name }).from(people)).map((p) => [p.id, p.name]));
     const number = (last?.number ?? 0) + 1;
-    const statement = stateRelease(record, { number, at, run: run ?? null, nameOf: (id) => names.get(id) ?? id });
+    const statement = stateRelease(record, { number, at, nameOf: (id) => names.get(id) ?? id });
     const previousHash = last?.hash ?? '';
     const hash = createHash('sha256').update(hashedText(previousHash, statement)).digest('hex');
     return ok([

@@ -64,20 +64,22 @@ export const boreChangedEdits = (record: UnitRecord, by: 'hone' | 'sleeve', at: 
  * A unit that had left comes back; that may be to the station it left from.
  */
 export const reopen = (db: Db, change: Change, station: Station): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, change, (record) => {
-    const leftFrom = record.unit.exit !== null && record.unit.station === station;
-    if (!leftFrom && !record.steps.some((s) => s.station === station)) return refused('That station is not signed off.');
-    const apart = STATIONS.indexOf(station) < STATIONS.indexOf('close-up');
-    const fallen = STATIONS.slice(STATIONS.indexOf(station)).map((s) => drop('steps', `${record.unit.id}-${s}`));
-    return ok([
-      ...fallen,
-      ...record.tray.flatMap((p) =>
-        apart && p.goesIn !== null ? [put('parts', { ...p, goesIn: null, inAt: null, fastened: null, unitId: record.unit.id })] : [],
-      ),
-      ...record.signatures.map((s) => drop('signatures', s.id)),
-      put('units', { ...record.unit, exit: null, exitAt: null }),
-    ]);
-  });
+  changeUnit(db, change, (record) => reopenEdits(record, station));
+
+export const reopenEdits = (record: UnitRecord, station: Station): Result<readonly Edit[], ChangeError> => {
+  const leftFrom = record.unit.exit !== null && record.unit.station === station;
+  if (!leftFrom && !record.steps.some((s) => s.station === station)) return refused('That station is not signed off.');
+  const apart = STATIONS.indexOf(station) < STATIONS.indexOf('close-up');
+  const fallen = STATIONS.slice(STATIONS.indexOf(station)).map((s) => drop('steps', `${record.unit.id}-${s}`));
+  return ok([
+    ...fallen,
+    ...record.tray.flatMap((p) =>
+      apart && p.goesIn !== null ? [put('parts', { ...p, goesIn: null, inAt: null, fastened: null, unitId: record.unit.id })] : [],
+    ),
+    ...record.signatures.map((s) => drop('signatures', s.id)),
+    put('units', { ...record.unit, exit: null, exitAt: null }),
+  ]);
+};
 
 /** The unit leaves without being released. */
 export const leave = (db: Db, change: Change, exit: 'scrapped' | 'returned'): Promise<Result<Changed, ChangeError>> =>

@@ -1,10 +1,11 @@
-import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { UNIT_KINDS } from '@/core/family/family-name';
 import { id, time } from './columns';
-import { ofUnit } from './units';
+import { ofUnit, units } from './units';
 
-/** A run on the rig, stored whole. `analysis` holds the air check and the hold test. */
-export const rigRuns = sqliteTable(
-  'rig_runs',
+/** A run of one step of a programme, stored whole: the step as it was, the samples, and what they say. */
+export const runs = sqliteTable(
+  'runs',
   {
     id: id(),
     unitId: ofUnit(),
@@ -12,15 +13,49 @@ export const rigRuns = sqliteTable(
     personId: text().notNull(),
     startedAt: time().notNull(),
     endedAt: time(),
-    state: text({ enum: ['running', 'finished', 'aborted', 'broken'] }).notNull(),
-    targetBar: real().notNull(),
-    holdS: real().notNull(),
+    state: text({ enum: ['running', 'finished', 'aborted', 'broken', 'interrupted'] }).notNull(),
+    way: text({ enum: ['rig', 'by-hand', 'logger'] }).notNull(),
+    programme: integer().notNull(),
+    stepId: text().notNull(),
+    step: text({ mode: 'json' }).notNull(),
     because: text().notNull(),
     outcome: text({ enum: ['pass', 'fail', 'hold-longer'] }),
+    sentence: text().notNull(),
     samples: text({ mode: 'json' }).notNull(),
     analysis: text({ mode: 'json' }),
   },
-  (t) => [index('rig_runs_unit').on(t.unitId, t.startedAt)],
+  (t) => [index('runs_unit').on(t.unitId, t.startedAt)],
+);
+
+/** What a run that goes on has measured so far, piece by piece: all that is left of it when the server stops. */
+export const runPieces = sqliteTable(
+  'run_pieces',
+  { id: id(), runId: text().notNull(), fromT: real().notNull(), samples: text({ mode: 'json' }).notNull() },
+  (t) => [index('run_pieces_run').on(t.runId, t.fromT)],
+);
+
+/** Units that wait for the rig; the first in time is next. */
+export const rigQueue = sqliteTable('rig_queue', {
+  unitId: text()
+    .primaryKey()
+    .references(() => units.id),
+  personId: text().notNull(),
+  at: time().notNull(),
+});
+
+/** How the shop proves a family; every version is kept, the newest is in force. What no shop changed is as delivered. */
+export const programmes = sqliteTable(
+  'programmes',
+  {
+    id: id(),
+    family: text({ enum: UNIT_KINDS }).notNull(),
+    version: integer().notNull(),
+    steps: text({ mode: 'json' }).notNull(),
+    at: time().notNull(),
+    personId: text().notNull(),
+    note: text().notNull(),
+  },
+  (t) => [uniqueIndex('programmes_family').on(t.family, t.version)],
 );
 
 export const signatures = sqliteTable(

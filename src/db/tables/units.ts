@@ -1,6 +1,7 @@
 import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import { MATERIALS } from '@/core/bore/material';
 import { UNIT_KINDS } from '@/core/family/family-name';
+import { PHOTO_KINDS } from '@/core/unit/unit-record';
 import { id, time } from './columns';
 import { people } from './people';
 
@@ -144,7 +145,7 @@ export const photos = sqliteTable(
     caption: text().notNull(),
     at: time().notNull(),
     personId: text().notNull(),
-    onKind: text({ enum: ['unit', 'part', 'step', 'mark'] }).notNull(),
+    onKind: text({ enum: PHOTO_KINDS }).notNull(),
     onId: text().notNull(),
     phase: text({ enum: ['out', 'in'] }).notNull(),
   },

@@ -1,7 +1,7 @@
 import type { BoreOutcome } from '@/core/bore/judge';
 import type { Lane } from '@/core/bore/lane';
 import type { Family } from '@/core/family/family';
-import type { Geometry } from '@/core/family/geometry';
+import type { Geometry, Span } from '@/core/family/geometry';
 import { PART_KINDS } from '@/core/family/part-kind';
 import { type SectionPart, sectionOf } from '@/core/family/section';
 import type { Outline } from '@/core/family/shape/outline';
@@ -26,6 +26,8 @@ export type SectionProps = {
   readonly marks?: readonly SectionMark[];
   /** Where the end of the stones must stop short of the bottom, mm. */
   readonly stopAtMm?: number | null;
+  /** Chambers that are under pressure. */
+  readonly pressed?: readonly Span[];
   /** The tray from the open end. */
   readonly parts: readonly DrawnPart[];
   /** Parts, by slot, that the picture is not about. */
@@ -37,7 +39,7 @@ export type SectionProps = {
 };
 
 const INK = 'var(--ink)';
-const STATE_WORDS: { readonly [S in DrawnPart['state']]: string } = { in: '', out: ', out', absent: ', absent', next: ', next' };
+const STATE_WORDS: { readonly [S in DrawnPart['state']]: string } = { in: '', out: ', out', absent: ', absent', marked: ', this one' };
 
 /** The unit cut along its axis, true to scale, with its lanes below and its marks on the bore. Parts that are out are ghosts, those that never were are crossed out. */
 export function SectionDrawing({
@@ -47,6 +49,7 @@ export function SectionDrawing({
   lanes = [],
   marks = [],
   stopAtMm = null,
+  pressed = [],
   parts,
   faint = [],
   view,
@@ -104,6 +107,12 @@ export function SectionDrawing({
         ))}
       </g>
       <path d={`M${x0} 0H${x0 + w}`} stroke="var(--ink2)" strokeWidth="0.2" strokeDasharray="5 1 1 1" />
+      {!apart &&
+        pressed.map((c) => (
+          <rect key={c.x0Mm} x={c.x0Mm} y={-r} width={c.x1Mm - c.x0Mm} height={2 * r} fill="var(--brass-ground)">
+            <title>The chamber that is pressed</title>
+          </rect>
+        ))}
       {section.parts.map((part, i) => (
         <Part
           key={part.slotId}
@@ -182,7 +191,7 @@ function Part({
   readonly fontMm: number;
 }) {
   const [dx, dy] = view === 'apart' ? part.apart : [0, 0];
-  const fill = state === 'next' ? 'var(--act)' : state === 'in' || view === 'apart' ? FILLS[PART_KINDS[part.kind].stuff] : 'none';
+  const fill = state === 'marked' ? 'var(--act)' : state === 'in' || view === 'apart' ? FILLS[PART_KINDS[part.kind].stuff] : 'none';
   const { x0: left, x1: right, y0: upper, y1: lower } = part.extent;
   const label = `${part.name}${STATE_WORDS[state]}`;
   // Numbers stand above a part; beside what sits in the wall, where something else may be above.
@@ -193,9 +202,9 @@ function Part({
     style: { transform: `translate(${dx}px, ${dy}px)` },
     fill,
     opacity,
-    stroke: state === 'next' ? 'var(--act)' : state === 'in' || view === 'apart' ? INK : 'var(--line)',
+    stroke: state === 'marked' ? 'var(--act)' : state === 'in' || view === 'apart' ? INK : 'var(--line)',
     strokeWidth: 0.3,
-    strokeDasharray: state === 'in' || state === 'next' ? undefined : state === 'out' ? '1.2 1' : '0.5 0.9',
+    strokeDasharray: state === 'in' || state === 'marked' ? undefined : state === 'out' ? '1.2 1' : '0.5 0.9',
   };
   const drawn = (
     <>

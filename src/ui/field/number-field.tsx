@@ -8,12 +8,14 @@ export function NumberField({
   value,
   above = 0,
   className = 'w-40',
+  hint,
   onSay,
 }: {
   readonly label: string;
   readonly value: number | null;
   readonly above?: number;
   readonly className?: string;
+  readonly hint?: string;
   readonly onSay: (value: number | null) => void;
 }) {
   const [typed, setTyped] = useState<string>();
@@ -26,6 +28,7 @@ export function NumberField({
       <input
         className="field text-ink tabular-nums"
         inputMode="decimal"
+        placeholder={hint}
         value={text}
         aria-invalid={wrong}
         onChange={(e) => {

@@ -31,6 +31,7 @@ type FieldProps = {
   readonly disabled?: boolean;
   /** When the value is said: with every keystroke, or once the field is left or Enter is pressed. */
   readonly say?: 'typing' | 'done';
+  readonly autoFocus?: boolean;
 };
 
 /** A length in mm that takes mm, inches or fractions. @param fine to 0.001 mm, for diameters */
@@ -46,12 +47,12 @@ export const LengthField = ({ units, fine = false, ...rest }: FieldProps & { rea
 );
 
 /** A pressure in bar that takes bar, psi or MPa. */
-export const PressureField = ({ units, ...rest }: FieldProps & { readonly units: Units }) => (
+export const PressureField = ({ units, decimals = 0, ...rest }: FieldProps & { readonly units: Units; readonly decimals?: number }) => (
   <QuantityField
     {...rest}
     quantity={{
       parse: (text) => parsePressure(text, units.pressure),
-      show: (bar) => pressureIn(bar, units).toFixed(0),
+      show: (bar) => pressureIn(bar, units).toFixed(decimals),
       unit: units.pressure,
     }}
   />
@@ -88,6 +89,7 @@ function QuantityField({
   hint,
   disabled,
   say = 'done',
+  autoFocus = false,
 }: FieldProps & { readonly quantity: Quantity }) {
   const id = useId();
   const [typed, setTyped] = useState<string>();
@@ -118,6 +120,8 @@ function QuantityField({
         placeholder={hint}
         value={text}
         disabled={disabled}
+        // biome-ignore lint/a11y/noAutofocus: asked for where a reading is due and nothing else is to be done
+        autoFocus={autoFocus}
         aria-invalid={wrong}
         aria-describedby={`${id}-note`}
         onChange={(e) => type(e.target.value)}

@@ -3,6 +3,7 @@
 import { sayComplaint } from '@/core/book-in/complaint';
 import type { Lane } from '@/core/bore/lane';
 import { MATERIAL_WORDS } from '@/core/bore/material';
+import type { Span } from '@/core/family/geometry';
 import { sayDia } from '@/core/quantity/say';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
@@ -21,6 +22,7 @@ export function UnitHead({
   lanes,
   marks,
   stopAtMm,
+  pressed,
   units,
   now,
   station,
@@ -29,6 +31,7 @@ export function UnitHead({
   readonly lanes: readonly Lane[];
   readonly marks: readonly SectionMark[];
   readonly stopAtMm: number | null;
+  readonly pressed: readonly Span[];
   readonly units: Units;
   readonly now: number;
   readonly station: string;
@@ -77,6 +80,7 @@ export function UnitHead({
           lanes={lanes}
           marks={['book-in', 'strip', 'close-up', 'set', 'prove', 'release'].includes(station) ? [] : marks}
           stopAtMm={stopAtMm}
+          pressed={pressed}
           parts={parts}
           trayHref={['strip', 'close-up'].includes(station) ? '' : `/units/${tagOf(unit)}/strip`}
           svgHref={`/api/v1/units/${tagOf(unit)}/section.svg`}

@@ -1,12 +1,26 @@
 import type { Metadata } from 'next';
+import { may } from '@/core/people/role';
+import { theDb } from '@/db/connection';
+import { rigQueued } from '@/db/stations/rig-queue';
 import { rigAddress } from '@/ports/rig-line';
-import { RigPage } from '@/ui/stations/rig-page';
+import { RigPage } from '@/ui/prove/rig-page';
 import { unitsOf } from '../../_server/preferences';
-import { abortRunAction } from '../../actions/prove';
+import { personOrSignIn } from '../../_server/who';
+import { abortRunAction, leaveRigQueueAction } from '../../actions/prove';
 
 export const metadata: Metadata = { title: 'Rig' };
 
 export default async function Page() {
   const { host, port } = rigAddress();
-  return <RigPage address={`${host}:${port}`} units={await unitsOf()} abort={abortRunAction} />;
+  const [units, person, queue] = await Promise.all([unitsOf(), personOrSignIn(), rigQueued(await theDb())]);
+  return (
+    <RigPage
+      address={`${host}:${port}`}
+      units={units}
+      queue={queue}
+      mayQueue={may(person.role, 'bench')}
+      abort={abortRunAction}
+      leave={leaveRigQueueAction}
+    />
+  );
 }

@@ -22,6 +22,10 @@ export default async function RulesPage() {
           families and the shop’s variants
         </Go>
         ,{' '}
+        <Go className="font-bold text-act" href="/rules/programmes">
+          how they are proved
+        </Go>
+        ,{' '}
         <Go className="font-bold text-act" href="/rules/causes">
           causes and how often they are met
         </Go>

@@ -17,6 +17,7 @@ import { factsOf, judgedMarks, routeOfUnit, trayWayOf } from '@/core/unit/facts-
 import { finishBody } from '@/core/unit/finish-body';
 import { foldHistory, undoable } from '@/core/unit/history';
 import { newestPhotos } from '@/core/unit/shown-photos';
+import { stationPicture } from '@/core/unit/station-picture';
 import { tagNumber, tagOf, type UnitRecord } from '@/core/unit/unit-record';
 import { theDb } from '@/db/connection';
 import { historyOf } from '@/db/history';
@@ -53,12 +54,17 @@ export type AtStation = {
   readonly unmet: readonly string[];
   readonly ledger: ReactNode;
   readonly now: number;
+  /** What its address asks to look at, after `?`. */
+  readonly asked: { readonly [name: string]: string | readonly string[] | undefined };
 };
 
 /** Steps that the ledger shows; all are on a page of their own. */
 const STEPS_SHOWN = 6;
 
-type Params = { readonly params: Promise<{ readonly tag: string }> };
+type Params = {
+  readonly params: Promise<{ readonly tag: string }>;
+  readonly searchParams?: Promise<{ readonly [name: string]: string | readonly string[] | undefined }>;
+};
 
 const LEDGER_ACTIONS = {
   startWait: startWaitAction,
@@ -74,7 +80,7 @@ export const titled =
 
 /** The page of a unit at a station: its head, its route, and the station's own work below. */
 export const stationPage = (station: Station, work: (at: AtStation) => ReactNode | Promise<ReactNode>) =>
-  async function StationPage({ params }: Params) {
+  async function StationPage({ params, searchParams }: Params) {
     const number = tagNumber((await params).tag);
     const db = await theDb();
     const record = number === undefined ? undefined : await unitOfTag(db, number);
@@ -135,14 +141,17 @@ export const stationPage = (station: Station, work: (at: AtStation) => ReactNode
         </>
       ),
       now,
+      asked: (await searchParams) ?? {},
     };
+    const picture = stationPicture(record, station);
     return (
       <>
         <UnitHead
           unit={unit}
           job={record.job}
           family={record.family}
-          parts={drawnParts(record, station === 'close-up' && stop?.state === 'now')}
+          parts={drawnParts(record, picture.marked)}
+          pressed={picture.pressed}
           lanes={unit.geometry?.seals.map((s) => laneOf(s, rules.laneMarginMm)) ?? []}
           marks={judgedMarks(record)}
           stopAtMm={

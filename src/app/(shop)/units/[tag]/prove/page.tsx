@@ -1,24 +1,55 @@
-import { theDb } from '@/db/connection';
-import { earlierHolds, lastRunOf } from '@/db/stations/prove';
+import { benchFill } from '@/core/prove/programme/fill-strokes';
+import { WET_NAMES, type Wet } from '@/core/prove/programme/seen';
+import { isRunStep } from '@/core/prove/programme/step';
+import { type Suspect, suspectsOf } from '@/core/prove/programme/suspects';
+import { isMaster } from '@/core/prove/programme/usual';
+import { nextStep, openStanding, provableSince, provingOf, type StepStand } from '@/core/unit/proving';
+import { tagOf, type UnitRecord } from '@/core/unit/unit-record';
+import { type Db, theDb } from '@/db/connection';
+import { earlierRuns, newestRunOf } from '@/db/stations/prove';
+import { rigQueued } from '@/db/stations/rig-queue';
 import { Booster } from '@/ui/pedal-end/booster';
-import { Prove } from '@/ui/stations/prove';
+import { Prove, type ShownRun } from '@/ui/prove/prove';
 import { StationFrame } from '@/ui/unit/station-frame';
 import { noteAtBenchAction, saveVacuumAction } from '../../../../actions/close-up';
-import { abortRunAction, holdLongerAction, startRunAction } from '../../../../actions/prove';
+import {
+  abortRunAction,
+  holdLongerAction,
+  leaveRigQueueAction,
+  noteSeenAction,
+  queueForRigAction,
+  reopenAfterFailAction,
+  startRunAction,
+  startStandingAction,
+  storeRunAction,
+} from '../../../../actions/prove';
 import { NotNow } from '../_station/not-now';
 import { SignOff, SignOffAside } from '../_station/sign-off';
 import { stationPage, titled } from '../_station/station-page';
 
 export const generateMetadata = titled('prove');
 
+const ACTIONS = {
+  start: startRunAction,
+  store: storeRunAction,
+  note: noteSeenAction,
+  stand: startStandingAction,
+  reopen: reopenAfterFailAction,
+  abort: abortRunAction,
+  holdLonger: holdLongerAction,
+  queue: queueForRigAction,
+  unqueue: leaveRigQueueAction,
+};
+
 export default stationPage('prove', async (at) => {
-  const { unit, family, runs } = at.record;
+  const { record } = at;
+  const { unit, family, runs, programme } = record;
   if (family.proof === 'by-hand')
     return (
       <StationFrame title="PROVE · by hand" ledger={at.ledger} aside={<SignOffAside at={at} text="Proved by hand" />}>
         <Booster
           target={at.target}
-          bench={at.record.bench}
+          bench={record.bench}
           rules={{ vacuumDropKPa: at.rules.vacuumDropKPa }}
           units={at.units}
           note={noteAtBenchAction}
@@ -28,15 +59,28 @@ export default stationPage('prove', async (at) => {
       </StationFrame>
     );
   const db = await theDb();
-  const last = await lastRunOf(db, unit.id);
+  const stands = provingOf(record);
+  const next = nextStep(stands);
+  const here = stands.find((s) => s.step.id === at.asked.step) ?? next ?? stands.at(-1);
+  const since = provableSince(record) ?? at.now;
   return (
     <Prove
       target={at.target}
+      tag={tagOf(unit)}
       units={at.units}
+      programme={{ version: programme.version }}
+      stands={stands}
+      here={here}
+      next={next}
       runs={runs}
-      last={last}
-      earlier={last === undefined || runs.length < 2 ? [] : await earlierHolds(db, last)}
-      actions={{ start: startRunAction, abort: abortRunAction, holdLonger: holdLongerAction }}
+      shown={here === undefined ? undefined : await shownRun(db, record, here)}
+      boreMm={isMaster(family) ? (unit.geometry?.nominalMm ?? null) : null}
+      fill={here?.step.kind === 'bench-fill' && unit.geometry !== null ? benchFill(family, unit.geometry) : undefined}
+      failed={here?.stands === 'fail' ? { byWet: byWet(record, here), wet: here.wet } : undefined}
+      standing={here === undefined ? undefined : openStanding(record, here.step.id)}
+      photos={record.photos.filter((p) => p.onKind === 'proof' && p.onId === here?.step.id && p.at >= since)}
+      queue={await rigQueued(db)}
+      actions={ACTIONS}
       open={at.atWork}
       ledger={
         <>
@@ -49,3 +93,16 @@ export default stationPage('prove', async (at) => {
     </Prove>
   );
 });
+
+/** The newest run of the step that is looked at. */
+const shownRun = async (db: Db, record: UnitRecord, { step }: StepStand): Promise<ShownRun | undefined> => {
+  const run = isRunStep(step) ? await newestRunOf(db, record, step.id) : undefined;
+  if (run === undefined || run.samples.length === 0) return undefined;
+  const { id, step: asRun, because, samples, analysis } = run;
+  return { id, step: asRun, because, samples, analysis, earlier: await earlierRuns(db, run) };
+};
+
+const byWet = ({ family }: UnitRecord, { step }: StepStand): { readonly [W in Wet | 'unsaid']: readonly Suspect[] } => {
+  const said = Object.fromEntries(WET_NAMES.map((w) => [w, suspectsOf(family, step, w)])) as { readonly [W in Wet]: readonly Suspect[] };
+  return { ...said, unsaid: suspectsOf(family, step, null) };
+};

@@ -1,0 +1,46 @@
+import type { Person } from '@/core/people/role';
+import { FINE } from '@/core/prove/hold-analysis';
+import type { RunStep } from '@/core/prove/programme/step';
+import { fail, type Result } from '@/core/result';
+import { keptBarOf } from '@/core/unit/proving';
+import { tagOf, type UnitRecord } from '@/core/unit/unit-record';
+import type { SaveError } from '@/core/wire/save-error';
+import type { Db } from '@/db/connection';
+import { rulesInForce } from '@/db/rules';
+import { endRun, keepPiece, type RunEnd } from '@/db/stations/prove';
+import { theRig } from '@/ports/rig-run';
+import { changeOf } from './change-of';
+
+/** Has the rig run a step whose beginning is stored, and stores what comes of it, whoever looks. */
+export async function runOnRig(
+  db: Db,
+  r: { readonly record: UnitRecord; readonly step: RunStep; readonly runId: string; readonly person: Person },
+): Promise<Result<void, SaveError>> {
+  const { rules } = await rulesInForce(db);
+  const { record, step, runId, person } = r;
+  const stored = (e: Omit<RunEnd, 'runId'>) => {
+    const target = { eventId: `${runId}-end`, unitId: record.unit.id, version: null };
+    return endRun(db, changeOf(target, person, Date.now(), 'run-ended', e.because), { ...e, runId });
+  };
+  // A piece that is still being written when the run ends would be left behind: the end waits for it.
+  let writing: Promise<unknown> = Promise.resolve();
+  const order = { runId, unitId: record.unit.id, tag: tagOf(record.unit), by: person.name, step };
+  const started = theRig().start(
+    order,
+    { rules, keptBar: keptBarOf(record), readTo: FINE },
+    {
+      piece: (samples) => {
+        writing = writing.then(() => keepPiece(db, runId, samples)).catch(console.error);
+      },
+      end: ({ rig, state, because, samples, analysis, order: { step: asRun } }) => {
+        writing = writing
+          .then(() => stored({ rig, state: state as RunEnd['state'], because, step: asRun, samples, analysis }))
+          .catch(console.error);
+      },
+    },
+  );
+  if (started.ok) return started;
+  const because = `the rig was busy with ${started.error.tag}`;
+  await stored({ rig: '', state: 'broken', because, step, samples: [], analysis: null });
+  return fail({ code: 'refused', reasons: [`The rig is busy with ${started.error.tag}.`] });
+}

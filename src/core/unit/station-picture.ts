@@ -1,0 +1,28 @@
+import { assemblyOrder } from '../close-up/order';
+import { chamberSpan } from '../family/chamber-span';
+import type { Span } from '../family/geometry';
+import { suspectsOf } from '../prove/programme/suspects';
+import { stationNow } from '../route/route';
+import type { Station } from '../route/station';
+import { routeOfUnit } from './facts-of';
+import { failedNow, nextStep, provingOf } from './proving';
+import type { UnitRecord } from './unit-record';
+
+/** What a section shows beside the parts: slots that the page is about, and chambers under pressure. */
+export type StationPicture = { readonly marked: readonly string[]; readonly pressed: readonly Span[] };
+const NOTHING: StationPicture = { marked: [], pressed: [] };
+
+/** At Close up the part whose turn it is; at Prove where a failed step says to look, else the chamber that is next held alone. */
+export const stationPicture = (r: UnitRecord, station: Station): StationPicture => {
+  const { family, tray, unit } = r;
+  if (station === 'close-up' && stationNow(routeOfUnit(r)) === 'close-up') {
+    const next = assemblyOrder(family, tray).find((p) => p.goesIn === null);
+    return next === undefined ? NOTHING : { marked: [next.slotId], pressed: [] };
+  }
+  if (station !== 'prove' || family.proof !== 'rig') return NOTHING;
+  const failed = failedNow(r);
+  if (failed !== undefined) return { marked: suspectsOf(family, failed.step, failed.wet).flatMap((s) => s.slots), pressed: [] };
+  const chamber = nextStep(provingOf(r))?.step.chamber;
+  const span = chamber == null || unit.geometry === null ? undefined : chamberSpan(family, unit.geometry, chamber);
+  return span === undefined ? NOTHING : { marked: [], pressed: [span] };
+};

@@ -1,0 +1,160 @@
+'use client';
+
+import { useState } from 'react';
+import { goneReadings, type HeldReading, holdReadings, readingTimes } from '@/core/prove/by-hand';
+import type { RunStep } from '@/core/prove/programme/step';
+import { sayPressure } from '@/core/quantity/say';
+import type { Units } from '@/core/quantity/units';
+import { NumberField } from '../field/number-field';
+import { PressureField } from '../field/quantity-field';
+import { SaveNote } from '../save/save-note';
+import { useSave } from '../save/use-save';
+import { useNow } from '../shell/use-now';
+import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { emptyFill, FillTable, wholeFill } from './fill-table';
+import { ShieldBox } from './rig-start';
+
+type Reading = HeldReading;
+
+/** A step without the rig: a hand pump and a dial gauge. The screen keeps time and asks for a reading when one is due; the same analysis, and as wide as the gauge was read. */
+export function ByHand({
+  target,
+  step,
+  units,
+  store,
+}: {
+  readonly target: UnitTarget;
+  readonly step: RunStep;
+  readonly units: Units;
+  readonly store: SaveAction;
+}) {
+  const { save, saving, acceptTheirs } = useSave(store, target, 'adds');
+  const [shield, setShield] = useState(false);
+  const [divisionBar, setDivision] = useState<number | null>(1);
+  const [mlStep, setMlStep] = useState<number | null>(0.1);
+  const [fill, setFill] = useState(() => emptyFill(step.targetBar));
+  const [fromBar, setFrom] = useState<number | null>(null);
+  const [startedAt, setStarted] = useState<number>();
+  const [held, setHeld] = useState<readonly Reading[]>([]);
+  const holds = step.kind === 'hold' || step.kind === 'cycles';
+  const times = holds ? readingTimes(step.holdS) : [step.kind === 'port' ? step.withinS : step.holdS];
+  const whole = wholeFill(fill);
+  const ready = shield && divisionBar !== null && (holds ? whole !== undefined && mlStep !== null : fromBar !== null);
+  const done = held.length === times.length;
+  const judge = (): void => {
+    const samples = holds ? holdReadings(step, whole ?? [], held) : goneReadings(fromBar ?? 0, held[0] ?? { tS: 1, bar: 0 });
+    // A dial is read to half of its division.
+    const readTo = { bar: (divisionBar ?? 1) / 2, ml: holds ? (mlStep ?? 0) : 0 };
+    void save({ stepId: step.id, shield, way: 'by-hand', samples, readTo }).then((r) => r.ok && again());
+  };
+  const again = (): void => {
+    setStarted(undefined);
+    setHeld([]);
+  };
+  return (
+    <div className="grid gap-3">
+      {startedAt === undefined ? (
+        <>
+          <div className="flex flex-wrap items-end gap-3">
+            <NumberField label="Gauge, bar a division" className="w-40" value={divisionBar} onSay={setDivision} />
+            {holds && <NumberField label="Fluid read to, ml" className="w-36" value={mlStep} onSay={setMlStep} />}
+          </div>
+          {holds ? (
+            <FillTable targetBar={step.targetBar} fill={fill} units={units} onSay={setFill} />
+          ) : (
+            <PressureField
+              label={`Pumped to, ${units.pressure}`}
+              className="w-36"
+              units={units}
+              decimals={1}
+              say="typing"
+              value={fromBar}
+              onSay={setFrom}
+            />
+          )}
+          <div className="flex flex-wrap items-center gap-3">
+            <ShieldBox shut={shield} onSay={setShield} />
+            <button type="button" className="btn" disabled={!ready} onClick={() => setStarted(Date.now())}>
+              {holds ? 'Valve shut: start the hold' : 'The rod is let go: start the clock'}
+            </button>
+            {holds && !ready && <p className="text-[13px] text-ink2">Shut the shield, pump up in four strides and read each.</p>}
+          </div>
+        </>
+      ) : (
+        <>
+          <Due times={times} held={held} startedAt={startedAt} units={units} onRead={(r) => setHeld([...held, r])} />
+          <div className="flex flex-wrap gap-3">
+            <button type="button" className="btn" disabled={!done || saving.kind === 'saving'} onClick={judge}>
+              Judge these readings
+            </button>
+            <button type="button" className="btn-quiet" onClick={again}>
+              Let it down and start over
+            </button>
+          </div>
+          {done && <p>Let the pressure down before anything is opened.</p>}
+        </>
+      )}
+      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+    </div>
+  );
+}
+
+/** The reading that is due, or how long until it is. */
+function Due({
+  times,
+  held,
+  startedAt,
+  units,
+  onRead,
+}: {
+  readonly times: readonly number[];
+  readonly held: readonly Reading[];
+  readonly startedAt: number;
+  readonly units: Units;
+  readonly onRead: (reading: Reading) => void;
+}) {
+  const now = useNow();
+  const [bar, setBar] = useState<number | null>(null);
+  const dueS = times[held.length];
+  const runS = now === undefined ? 0 : (now - startedAt) / 1000;
+  if (dueS === undefined)
+    return (
+      <p>
+        {times.length} readings over {Math.round(held.at(-1)?.tS ?? 0)} s.
+      </p>
+    );
+  const inS = Math.ceil(dueS - runS);
+  const read = (): void => {
+    if (bar === null) return;
+    onRead({ tS: Math.max((Date.now() - startedAt) / 1000, (held.at(-1)?.tS ?? -1) + 0.1, 0), bar });
+    setBar(null);
+  };
+  return (
+    <form
+      className="flex flex-wrap items-end gap-4 border border-line bg-sheet p-3"
+      onSubmit={(e) => {
+        e.preventDefault();
+        read();
+      }}
+    >
+      <p className="text-[30px] leading-none font-bold" role="timer">
+        {inS > 0 ? `${inS} s` : 'Read now'}
+      </p>
+      <PressureField
+        key={held.length}
+        label={`Reading ${held.length + 1} of ${times.length}, ${units.pressure}`}
+        className="w-48"
+        units={units}
+        decimals={2}
+        say="typing"
+        autoFocus
+        value={bar}
+        onSay={setBar}
+      />
+      <button type="submit" className="btn" disabled={bar === null || inS > 0}>
+        Read
+      </button>
+      {held.length > 0 && <p className="text-ink2">last: {sayPressure(held.at(-1)?.bar ?? 0, units)}</p>}
+    </form>
+  );
+}

@@ -1,0 +1,55 @@
+'use client';
+
+import { fillPressures } from '@/core/prove/by-hand';
+import { sayPressure } from '@/core/quantity/say';
+import type { Units } from '@/core/quantity/units';
+import { NumberField } from '../field/number-field';
+import { PressureField } from '../field/quantity-field';
+
+/** The way up, typed: fluid pumped in so far, and the pressure it made. */
+export type TypedFill = readonly { readonly ml: number | null; readonly bar: number | null }[];
+export const emptyFill = (targetBar: number): TypedFill => fillPressures(targetBar).map(() => ({ ml: null, bar: null }));
+/** Its whole rows; undefined while one is not. */
+export const wholeFill = (fill: TypedFill): readonly { readonly ml: number; readonly bar: number }[] | undefined => {
+  const whole = fill.flatMap((f) => (f.ml === null || f.bar === null ? [] : [{ ml: f.ml, bar: f.bar }]));
+  return whole.length === fill.length ? whole : undefined;
+};
+
+/** Asks on the way up for fluid and pressure, about a quarter of the pressure at a time: what tells compliance and air. */
+export function FillTable({
+  targetBar,
+  fill,
+  units,
+  onSay,
+}: {
+  readonly targetBar: number;
+  readonly fill: TypedFill;
+  readonly units: Units;
+  readonly onSay: (fill: TypedFill) => void;
+}) {
+  return (
+    <div className="flex flex-wrap gap-3">
+      {fillPressures(targetBar).map((bar, i) => {
+        const row = fill[i] ?? { ml: null, bar: null };
+        const tell = (news: Partial<typeof row>): void => onSay(fill.with(i, { ...row, ...news }));
+        return (
+          <fieldset key={bar} className="border border-line bg-sheet px-2 pb-2">
+            <legend className="px-1 text-[13px] text-ink2">pump to about {sayPressure(bar, units)}</legend>
+            <div className="flex gap-2">
+              <NumberField label="ml so far" className="w-24" above={-1e-9} value={row.ml} onSay={(ml) => tell({ ml })} />
+              <PressureField
+                label={`Gauge, ${units.pressure}`}
+                className="w-24"
+                units={units}
+                decimals={units.pressure === 'bar' ? 1 : 0}
+                say="typing"
+                value={row.bar}
+                onSay={(read) => tell({ bar: read })}
+              />
+            </div>
+          </fieldset>
+        );
+      })}
+    </div>
+  );
+}

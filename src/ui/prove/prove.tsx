@@ -1,0 +1,223 @@
+'use client';
+
+import type { ComponentProps, ReactNode } from 'react';
+import { isOver } from '@/core/prove/live-run';
+import type { BenchFill } from '@/core/prove/programme/fill-strokes';
+import { sayDoing, sayStep } from '@/core/prove/programme/say-step';
+import { isStanding } from '@/core/prove/programme/standing';
+import { isRunStep, isSeenStep, type Programme } from '@/core/prove/programme/step';
+import type { RigSample } from '@/core/prove/rig-sample';
+import type { RunAnalysis } from '@/core/prove/run-analysis';
+import { sayVolume } from '@/core/quantity/say';
+import { sayWhen } from '@/core/quantity/say-time';
+import type { Units } from '@/core/quantity/units';
+import type { BenchOf } from '@/core/unit/bench-record';
+import type { StepStand } from '@/core/unit/proving';
+import { type Photo, RUN_WAYS, type Run } from '@/core/unit/unit-record';
+import { Go } from '../shell/go';
+import { StationFrame } from '../unit/station-frame';
+import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import type { Failed as FailedBox } from './failed';
+import { FailedLate, ResidualsLate, RunWaysLate, SeenLate, StandingLate, TraceLate } from './late-parts';
+import type { Waiting } from './rig-start';
+import { Running } from './running';
+import { Says } from './says';
+import { StepBand } from './step-band';
+import { useLiveRun } from './use-live-run';
+
+/** The newest run of the step that is looked at, with its trace, and those before it. */
+export type ShownRun = Pick<Run, 'id' | 'step' | 'because'> & {
+  readonly samples: readonly RigSample[];
+  readonly analysis: RunAnalysis | null;
+  readonly earlier: readonly (readonly RigSample[])[];
+};
+
+export type ProveActions = {
+  readonly start: SaveAction;
+  readonly store: SaveAction;
+  readonly note: SaveAction;
+  readonly stand: SaveAction;
+  readonly reopen: SaveAction;
+  readonly abort: (input: unknown) => Promise<unknown>;
+  readonly holdLonger: (input: unknown) => Promise<unknown>;
+  readonly queue: (input: unknown) => Promise<unknown>;
+  readonly unqueue: (input: unknown) => Promise<unknown>;
+};
+
+/** A unit's programme, step by step: on the rig, by hand, or seen; what each run says; and where a failure leads. */
+export function Prove({
+  target,
+  tag,
+  units,
+  programme,
+  stands,
+  here,
+  next,
+  runs,
+  shown,
+  boreMm,
+  fill,
+  failed,
+  standing,
+  photos,
+  queue,
+  actions,
+  open,
+  ledger,
+  children,
+}: {
+  readonly target: UnitTarget;
+  readonly tag: string;
+  readonly units: Units;
+  readonly programme: Pick<Programme, 'version'>;
+  readonly stands: readonly StepStand[];
+  /** The step that is looked at. */
+  readonly here: StepStand | undefined;
+  /** Another step whose turn it is. */
+  readonly next: StepStand | undefined;
+  readonly runs: readonly Run[];
+  readonly shown: ShownRun | undefined;
+  readonly boreMm: number | null;
+  readonly fill: BenchFill | undefined;
+  readonly failed: Pick<ComponentProps<typeof FailedBox>, 'byWet' | 'wet'> | undefined;
+  readonly standing: BenchOf<'standing'> | undefined;
+  /** Photos of the step since the unit was closed up. */
+  readonly photos: readonly Photo[];
+  readonly queue: readonly Waiting[];
+  readonly actions: ProveActions;
+  readonly open: boolean;
+  readonly ledger: ReactNode;
+  readonly children: ReactNode;
+}) {
+  const live = useLiveRun();
+  const step = here?.step;
+  const mine = live?.unitId === target.unitId ? live : undefined;
+  const running = mine !== undefined && !isOver(mine.state) ? mine : undefined;
+  const just = mine !== undefined && mine.step.id === step?.id && mine.runId !== shown?.id ? mine : undefined;
+  const drawn = running ?? just ?? shown;
+  const analysis = drawn?.analysis ?? null;
+  return (
+    <StationFrame
+      title={`PROVE · ${programme.version === 0 ? 'the usual programme' : `programme, version ${programme.version}`}`}
+      note={
+        mine !== undefined && mine.rig !== '' ? (
+          `${mine.rig}${mine.speed === 1 ? '' : `, ${mine.speed}× time`}`
+        ) : (
+          <Go className="font-bold text-act" href="/rules/programmes">
+            Programmes
+          </Go>
+        )
+      }
+      ledger={ledger}
+      aside={
+        <section className="mb-4" aria-live="polite">
+          <h2 className="head mb-2">{running === undefined ? 'WHAT IT SAYS' : 'WHAT THE TRACE SAYS SO FAR'}</h2>
+          {analysis !== null ? (
+            <Says analysis={analysis} />
+          ) : (
+            <p className="text-ink2">
+              {running !== undefined
+                ? 'Ten seconds of hold say the first word.'
+                : drawn === undefined
+                  ? (here?.texts[0] ?? 'This step has not been done since it was closed up.')
+                  : 'Too short to say anything.'}
+            </p>
+          )}
+          {here !== undefined && analysis !== null && here.texts.length > 1 && <p className="mt-1">{here.texts.at(-1)}</p>}
+          {drawn !== undefined && drawn.because !== '' && (
+            <p className="mt-2 border-l-4 border-red pl-3 text-red">This run does not count: {drawn.because}.</p>
+          )}
+          {here !== undefined && here.stands === 'fail' && running === undefined && failed !== undefined && (
+            <FailedLate target={target} means={here.step.means} {...failed} reopen={actions.reopen} open={open} />
+          )}
+          {next !== undefined && next.step.id !== step?.id && running === undefined && here?.stands === 'pass' && (
+            <Go className="btn mt-3 inline-flex items-center" href={`?step=${next.step.id}`}>
+              Next: {sayStep(next.step, units)}
+            </Go>
+          )}
+          <div className="mt-3">{children}</div>
+        </section>
+      }
+    >
+      <StepBand stands={stands} chosen={running?.step.id ?? step?.id} units={units} />
+      {running !== undefined ? (
+        <Running run={running} units={units} abort={() => void actions.abort({})} holdLonger={() => void actions.holdLonger({})} />
+      ) : (
+        step !== undefined && (
+          <section className="mb-3 border border-line bg-sheet p-3" aria-label="The step">
+            <h3 className="text-lg font-bold">{sayStep(step, units)}</h3>
+            <p>{sayDoing(step, units)}</p>
+            <p className="mb-3 text-ink2">{step.why}</p>
+            {step.kind === 'bench-fill' && fill !== undefined && (
+              <p className="mb-3">
+                About <b>{fill.strokes} full strokes</b>: {sayVolume(Math.round(fill.volumeMl))} in it and the lines,{' '}
+                {sayVolume(Math.round(fill.strokeMl * 10) / 10)} a stroke, three times over.
+              </p>
+            )}
+            {open && isRunStep(step) && (
+              <RunWaysLate
+                key={step.id}
+                target={target}
+                step={step}
+                live={live}
+                queue={queue}
+                boreMm={boreMm}
+                units={units}
+                actions={actions}
+              />
+            )}
+            {open && isSeenStep(step) && (step.kind !== 'port' || here?.stands !== 'fail') && (
+              <div className={isRunStep(step) ? 'mt-3 border-t border-hair pt-3' : ''}>
+                {isStanding(step) ? (
+                  <StandingLate
+                    key={step.id}
+                    target={target}
+                    step={step}
+                    standing={standing}
+                    photos={photos}
+                    start={actions.stand}
+                    note={actions.note}
+                  />
+                ) : (
+                  <SeenLate key={step.id} target={target} step={step} note={actions.note} />
+                )}
+              </div>
+            )}
+          </section>
+        )
+      )}
+      {drawn !== undefined && (
+        <>
+          <TraceLate
+            samples={drawn.samples}
+            analysis={analysis}
+            step={drawn.step}
+            earlier={'earlier' in drawn ? drawn.earlier : []}
+            units={units}
+          />
+          {analysis?.kind === 'hold' && <ResidualsLate samples={drawn.samples} analysis={analysis} />}
+        </>
+      )}
+      <RunList tag={tag} runs={runs} units={units} />
+    </StationFrame>
+  );
+}
+
+/** Every run of the unit, the newest first, also those that do not count. */
+function RunList({ tag, runs, units }: { readonly tag: string; readonly runs: readonly Run[]; readonly units: Units }) {
+  if (runs.length === 0) return null;
+  return (
+    <ol className="mt-3 text-[13px]" aria-label="Runs of this unit">
+      {runs.toReversed().map((r) => (
+        <li key={r.id} className="border-b border-hair py-1">
+          {sayWhen(r.startedAt, Date.now())}: {sayStep(r.step, units)}, {RUN_WAYS[r.way]}: {r.state}
+          {r.outcome === null ? '' : `, ${r.outcome === 'hold-longer' ? 'hold longer' : r.outcome}`}
+          <span className="text-ink2">{r.because === '' ? '' : ` (${r.because})`}</span>{' '}
+          <a className="font-bold text-act" href={`/api/v1/units/${tag}/runs/${r.id}/trace.csv`} download>
+            CSV
+          </a>
+        </li>
+      ))}
+    </ol>
+  );
+}

@@ -1,0 +1,40 @@
+'use client';
+
+import { type ComponentProps, useState } from 'react';
+import { RUN_WAYS, type RunWay } from '@/core/unit/unit-record';
+import { Choices } from '../field/choices';
+import { late } from '../shell/late';
+import type { SaveAction } from '../unit/unit-actions';
+import type { ByHand } from './by-hand';
+import type { Logged } from './logged';
+import { RigStart } from './rig-start';
+
+const ByHandLate = late<ComponentProps<typeof ByHand>>(async () => (await import('./by-hand')).ByHand);
+const LoggedLate = late<ComponentProps<typeof Logged>>(async () => (await import('./logged')).Logged);
+
+/** How a step is run: on the rig, read by eye, or from a logger. */
+export function RunWays({
+  boreMm,
+  units,
+  actions,
+  ...rig
+}: Omit<ComponentProps<typeof RigStart>, 'actions'> &
+  Pick<ComponentProps<typeof Logged>, 'boreMm' | 'units'> & {
+    readonly actions: ComponentProps<typeof RigStart>['actions'] & { readonly store: SaveAction };
+  }) {
+  const [way, setWay] = useState<RunWay>('rig');
+  const { target, step } = rig;
+  return (
+    <div className="grid gap-3">
+      <Choices
+        label="How it is run"
+        options={Object.entries(RUN_WAYS).map(([value, label]) => ({ value: value as RunWay, text: label }))}
+        value={way}
+        onPick={setWay}
+      />
+      {way === 'rig' && <RigStart {...rig} actions={actions} />}
+      {way === 'by-hand' && <ByHandLate target={target} step={step} units={units} store={actions.store} />}
+      {way === 'logger' && <LoggedLate target={target} step={step} boreMm={boreMm} units={units} store={actions.store} />}
+    </div>
+  );
+}

@@ -1,0 +1,62 @@
+import type { HoldAnalysis } from '@/core/prove/hold-analysis';
+import type { RunAnalysis } from '@/core/prove/run-analysis';
+
+const HEADLINES: { readonly [K in RunAnalysis['kind']]: { readonly [O in RunAnalysis['outcome']]: string } } = {
+  hold: { pass: 'It holds', fail: 'It leaks', 'hold-longer': 'Hold it longer' },
+  port: { pass: 'The port is open', fail: 'The port is shut', 'hold-longer': '' },
+  residual: { pass: 'The valve keeps', fail: 'The valve is out', 'hold-longer': '' },
+};
+
+/** What a run says: one word, its figures, the sentence. */
+export function Says({ analysis: a }: { readonly analysis: RunAnalysis }) {
+  return (
+    <div>
+      <p className="text-[24px] leading-tight font-bold" data-testid="run-verdict">
+        {HEADLINES[a.kind][a.outcome]}
+        {a.kind === 'hold'
+          ? `, ${a.leakMlPerMin.toFixed(3)} ml/min`
+          : a.kind === 'port'
+            ? a.goneInS === null
+              ? ''
+              : `, gone in ${a.goneInS.toFixed(1)} s`
+            : `, ${a.keptBar.toFixed(2)} bar`}
+      </p>
+      {a.kind === 'hold' ? <Hold analysis={a} /> : <p>{a.sentence}</p>}
+    </div>
+  );
+}
+
+function Hold({ analysis: a }: { readonly analysis: HoldAnalysis }) {
+  const most = Math.max(a.limitMlPerMin * 1.6, a.leakCi[1] * 1.15);
+  const x = (v: number): number => Math.min(340, Math.max(0, (v / most) * 340));
+  return (
+    <>
+      <p className="text-ink2">
+        between {a.leakCi[0].toFixed(3)} and {a.leakCi[1].toFixed(3)}; limit {a.limitMlPerMin.toFixed(3)}
+      </p>
+      <svg viewBox="0 0 340 44" className="my-1 h-auto w-full" role="img" aria-label="The leak with its interval, and the limit">
+        <path d="M0 16H340" stroke="var(--ink2)" />
+        <rect x={x(a.leakCi[0])} y="8" width={Math.max(2, x(a.leakCi[1]) - x(a.leakCi[0]))} height="16" fill="var(--tint)" />
+        <path d={`M${x(a.leakMlPerMin)} 4V28`} stroke="var(--act)" strokeWidth="3" />
+        <path d={`M${x(a.limitMlPerMin)} 2V30`} stroke="var(--red)" strokeWidth="2" />
+        <text x={x(a.limitMlPerMin)} y="42" textAnchor="middle" fontSize="12" fill="var(--red)">
+          limit
+        </text>
+      </svg>
+      <p>{a.sentence}</p>
+      <dl className="mt-2 grid grid-cols-[1fr_auto] gap-y-0.5">
+        <dt>compliance of unit and hose</dt>
+        <dd className="text-right">{a.complianceMlPerBar.toFixed(4)} ml/bar</dd>
+        <dt>trapped air</dt>
+        <dd className={`text-right ${a.airOutcome === 'ok' ? '' : 'text-amber'}`}>
+          {a.airMl.toFixed(2)} ml
+          {a.airOutcome === 'bleed-again' ? ', bleed again' : a.airOutcome === 'repeat' ? ', fill again to be sure' : ''}
+        </dd>
+        <dt>noise</dt>
+        <dd className="text-right">{a.rmsBar.toFixed(3)} bar</dd>
+        <dt>settled</dt>
+        <dd className="text-right">{a.fit.tauS === null ? 'nothing' : `${a.fit.aBar.toFixed(2)} bar in ${a.fit.tauS.toFixed(0)} s`}</dd>
+      </dl>
+    </>
+  );
+}

@@ -1,0 +1,105 @@
+'use client';
+
+import { useState } from 'react';
+import { ANSWERS, WET, WET_NAMES, type Wet } from '@/core/prove/programme/seen';
+import type { SeenStep } from '@/core/prove/programme/step';
+import { NumberField } from '../field/number-field';
+import { SaveNote } from '../save/save-note';
+import { useSave } from '../save/use-save';
+import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+
+/** The answer to a step that is seen or read: two buttons, or two readings; where it is wet, if it is. */
+export function SeenForm({
+  target,
+  step,
+  startMm = null,
+  note,
+}: {
+  readonly target: UnitTarget;
+  readonly step: SeenStep;
+  /** Where the rod stood when it was left standing. */
+  readonly startMm?: number | null;
+  readonly note: SaveAction;
+}) {
+  const { save, saving, acceptTheirs } = useSave(note, target);
+  const [wet, setWet] = useState<Wet | null>(null);
+  const [words, setWords] = useState('');
+  const [from, setFrom] = useState<number | null>(startMm);
+  const [to, setTo] = useState<number | null>(null);
+  const { ask, good, bad } = ANSWERS[step.kind];
+  const readUnit = step.kind === 'sink' ? 'mm' : step.kind === 'air-hold' ? 'bar' : undefined;
+  const send = (answer: 'good' | 'bad' | null): void =>
+    void save({
+      stepId: step.id,
+      answer,
+      readings: answer === null && from !== null && to !== null ? [from, to] : null,
+      wet,
+      note: words,
+    });
+  return (
+    <div className="grid gap-3">
+      {(step.kind === 'air-hold' || step.kind === 'weep') && (
+        <label className="label mb-0 w-72">
+          If it is not tight, where?
+          <select
+            className="field text-ink"
+            value={wet ?? ''}
+            onChange={(e) => setWet(WET_NAMES.find((w) => w === e.target.value) ?? null)}
+          >
+            <option value="">not said</option>
+            {WET_NAMES.map((w) => (
+              <option key={w} value={w}>
+                {WET[w]}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      <label className="label mb-0 max-w-md">
+        Note
+        <input className="field text-ink" maxLength={300} value={words} onChange={(e) => setWords(e.target.value)} />
+      </label>
+      {step.kind !== 'sink' && (
+        <div>
+          <p className="mb-1">{ask}</p>
+          <div className="flex flex-wrap gap-2">
+            <button type="button" className="btn" disabled={saving.kind === 'saving'} onClick={() => send('good')}>
+              {good}
+            </button>
+            <button type="button" className="btn-quiet" disabled={saving.kind === 'saving'} onClick={() => send('bad')}>
+              {bad}
+            </button>
+          </div>
+        </div>
+      )}
+      {readUnit !== undefined && (
+        <div className="flex flex-wrap items-end gap-2">
+          {step.kind === 'air-hold' && <p className="w-full text-ink2">Or read a low gauge before and after:</p>}
+          <NumberField
+            label={step.kind === 'sink' ? `Rod before, ${readUnit}` : `Before, ${readUnit}`}
+            className="w-32"
+            above={-1000}
+            value={from}
+            onSay={setFrom}
+          />
+          <NumberField
+            label={step.kind === 'sink' ? `Rod after, ${readUnit}` : `After, ${readUnit}`}
+            className="w-32"
+            above={-1000}
+            value={to}
+            onSay={setTo}
+          />
+          <button
+            type="button"
+            className="btn"
+            disabled={from === null || to === null || saving.kind === 'saving'}
+            onClick={() => send(null)}
+          >
+            Judge the readings
+          </button>
+        </div>
+      )}
+      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+    </div>
+  );
+}

@@ -1,0 +1,121 @@
+'use client';
+
+import type { ReactNode } from 'react';
+import { figureOf, withFigure } from '@/core/prove/programme/new-step';
+import { sayDoing } from '@/core/prove/programme/say-step';
+import { FIGURES, type FigureName, STEPS, type Step } from '@/core/prove/programme/step';
+import type { Units } from '@/core/quantity/units';
+import { NumberField } from '../field/number-field';
+import { PressureField } from '../field/quantity-field';
+
+/** One step of a programme: its figures, whether it must be done, why, and what a failure means. */
+export function StepEditor({
+  step,
+  number,
+  chambers,
+  units,
+  open,
+  onSay,
+  children,
+}: {
+  readonly step: Step;
+  readonly number: number;
+  readonly chambers: readonly string[];
+  readonly units: Units;
+  readonly open: boolean;
+  readonly onSay: (step: Step) => void;
+  /** What moves or drops it. */
+  readonly children: ReactNode;
+}) {
+  return (
+    <fieldset disabled={!open} className="grid gap-2">
+      <legend className="sr-only">
+        Step {number}, {STEPS[step.kind].label}
+      </legend>
+      <div className="flex flex-wrap items-center gap-3">
+        <span className="text-ink2">{number}</span>
+        <b>{STEPS[step.kind].label}</b>
+        <select
+          className="field w-auto"
+          aria-label={`Step ${number}: must it be done`}
+          value={step.need}
+          onChange={(e) => onSay({ ...step, need: e.target.value === 'may' ? 'may' : 'must' })}
+        >
+          <option value="must">must be done</option>
+          <option value="may">may be left out</option>
+        </select>
+        {chambers.length > 1 && STEPS[step.kind].by !== 'seen' && (
+          <select
+            className="field w-auto"
+            aria-label={`Step ${number}: chamber`}
+            value={step.chamber ?? ''}
+            onChange={(e) => onSay({ ...step, chamber: e.target.value === '' ? null : e.target.value })}
+          >
+            <option value="">all chambers together</option>
+            {chambers.map((c) => (
+              <option key={c} value={c}>
+                {c.replaceAll('-', ' ')} alone
+              </option>
+            ))}
+          </select>
+        )}
+        {children}
+      </div>
+      <div className="flex flex-wrap items-end gap-3">
+        {STEPS[step.kind].figures.map((name) => (
+          <Figure key={name} step={step} name={name} units={units} onSay={onSay} />
+        ))}
+      </div>
+      <p className="text-[13px] text-ink2">{sayDoing(step, units)}</p>
+      <div className="grid gap-2 md:grid-cols-2">
+        {(['why', 'means'] as const).map((field) => (
+          <label key={field} className="label mb-0">
+            {field === 'why' ? 'Why' : 'What a failure means'}
+            <textarea
+              className="field min-h-16 py-2 text-ink"
+              maxLength={400}
+              value={step[field]}
+              onChange={(e) => onSay({ ...step, [field]: e.target.value })}
+            />
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+function Figure({
+  step,
+  name,
+  units,
+  onSay,
+}: {
+  readonly step: Step;
+  readonly name: FigureName;
+  readonly units: Units;
+  readonly onSay: (step: Step) => void;
+}) {
+  const { label, unit } = FIGURES[name];
+  const value = figureOf(step, name) ?? null;
+  if (unit === 'bar')
+    return (
+      <PressureField
+        label={`${label}, ${units.pressure}`}
+        className="w-28"
+        units={units}
+        decimals={value !== null && value < 10 ? 2 : 0}
+        value={value}
+        onSay={(bar) => onSay(withFigure(step, name, bar))}
+      />
+    );
+  const blank = 'blank' in FIGURES[name] ? FIGURES[name].blank : undefined;
+  return (
+    <NumberField
+      label={`${label}${unit === '' ? '' : `, ${unit}`}`}
+      className={blank === undefined ? 'w-28' : 'w-40'}
+      {...(blank === undefined ? {} : { hint: blank })}
+      value={value}
+      onSay={(n) => onSay(withFigure(step, name, n))}
+    />
+  );
+}
