@@ -31,8 +31,8 @@ export type Story = {
   readonly inH: number;
   readonly dueH: number;
   readonly wait?: readonly [label: string, minutes: number];
-  /** What is wrong with it that the rig will find; `groove` was found already. */
-  readonly leaks?: 'groove' | 'near' | 'bypass' | 'lip';
+  /** What the rig will find: leaks past a groove (found already), rubber that settles slowly, a circuit that passes into the other, a lip that holds only once it is pressed. */
+  readonly leaks?: 'groove' | 'slow' | 'bypass' | 'lip';
   /** What was put on it and cures, and how long ago, h. */
   readonly finish?: readonly [FinishName, hoursAgo: number];
   /** It was here before: the last of its family that left for its place on its machine. */
@@ -150,7 +150,7 @@ const ROWS: readonly Row[] = [
     { position: 'service brake', finish: ['thread-locker', 0.1], leaks: 'bypass' },
   ],
   [2, 'master-tandem', 14, 'cast-iron', ['sinks-slowly'], 'pitted', 'prove', 122, 3, { position: 'service brake' }],
-  [1, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'sound', 'prove', 121, 6, { position: 'rear left', leaks: 'near' }],
+  [1, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'sound', 'prove', 121, 6, { position: 'rear left', leaks: 'slow' }],
   [3, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'shallow', 'prove', 124, 26, { position: 'rear right', leaks: 'groove' }],
   [1, 'wheel-double', 14, 'cast-iron', ['pulls'], 'sound', 'release', 146, 5, { position: 'rear right' }],
   [5, 'master-single', 13, 'cast-iron', ['sinks-slowly'], 'shallow', 'release', 145, 9, { position: 'overrun brake' }],

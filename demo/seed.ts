@@ -41,7 +41,7 @@ const GAUGES = [
 ] as const;
 const LEAKS: { readonly [L in NonNullable<Story['leaks']>]: Truth } = {
   groove: { ...SOUND, leakMlPerMinAt80: 0.19 },
-  near: { ...SOUND, leakMlPerMinAt80: STANDARD_RULES.limitMlPerMin },
+  slow: { ...SOUND, leakMlPerMinAt80: 0.018, settleBar: 4.5, settleTauS: 75 },
   bypass: { ...SOUND, chambers: { rear: { leakMlPerMinAt80: 0.22 } } },
   lip: { ...SOUND, leakMlPerMinAt80: 0.3, law: 'lip' },
 };

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { sayFlow } from '../quantity/say';
 import type { Rules } from '../rules/rule-set';
 import { median } from '../statistics/summary';
 import { type AirCheck, ATMOSPHERE_BAR, airCheck } from './air-check';
@@ -78,7 +79,7 @@ export const holdAnalysis = (
     60 * mlPerBarAt(air.complianceMlPerBar, air.airMl, fitted.atBar),
     60 * mlPerBarAt(air.complianceSe, air.airSe, fitted.atBar),
   ];
-  const readSe = ((STEP_SE * Math.SQRT2 * readTo.bar) / heldS) * mlPerMin;
+  const readSe = readingSe(fitted, readTo.bar, heldS) * mlPerMin;
   const test = judgeHold(fitted.best, {
     leakMlPerMin: fitted.rBarPerS * mlPerMin,
     se: Math.hypot(fitted.rSe * mlPerMin, fitted.rBarPerS * mlPerMinSe, readSe),
@@ -108,11 +109,19 @@ export const holdAnalysis = (
     rmsBar: test.rmsBar,
     heldS,
     spikes,
-    gapS: longestGap(trace) ?? null,
+    gapS: longestGap(hold) ?? null,
     warming: warmingOf(samples) ?? null,
     readTo: readTo.bar > 0 ? { bar: readTo.bar, mlPerMin: 1.96 * readSe } : null,
   };
   return { ...figures, sentence: sayHold(figures) };
+};
+
+/** What reading in steps adds to the error of the rate, bar/s: the steps as noise in the fit, were it as fine as it looks, and as an error of the two ends that more readings do not take out. */
+const readingSe = ({ best, rSe }: LawFit, stepBar: number, spanS: number): number => {
+  if (stepBar === 0) return 0;
+  const one = STEP_SE * stepBar;
+  const inFit = best.rmsBar > 0 ? (rSe * one) / best.rmsBar : 0;
+  return Math.hypot(inFit, (Math.SQRT2 * one) / spanS);
 };
 
 /** A step in time above so many of the usual ones is a gap. @source design, chapter 9 */
@@ -145,7 +154,7 @@ const airBesideLeak = (samples: readonly RigSample[], leak: LawFit, rules: Rules
 };
 
 const sayHold = (a: Omit<HoldAnalysis, 'sentence'>): string => {
-  const leak = `${a.leakMlPerMin.toFixed(3)} ml/min (between ${a.leakCi[0].toFixed(3)} and ${a.leakCi[1].toFixed(3)}; limit ${a.limitMlPerMin.toFixed(3)})`;
+  const leak = `${sayFlow(a.leakMlPerMin)} ml/min (between ${sayFlow(a.leakCi[0])} and ${sayFlow(a.leakCi[1])}; limit ${sayFlow(a.limitMlPerMin)})`;
   const held = `Held ${Math.round(a.heldS)} s from ${a.fit.p0Bar.toFixed(1)} bar`;
   const beside = `${a.spikes === 0 ? '' : ` ${a.spikes === 1 ? 'One sample' : `${a.spikes} samples`} stood out alone and ${a.spikes === 1 ? 'was' : 'were'} left out.`}${a.gapS === null ? '' : ` For ${Math.round(a.gapS)} s nothing was measured.`}${a.warming === null ? '' : sayWarming(a.warming, a.limitMlPerMin)}${a.readTo === null ? '' : ` Read to ${a.readTo.bar} bar, which alone widens the interval by ±${a.readTo.mlPerMin.toFixed(3)} ml/min.`}`;
   switch (a.outcome) {

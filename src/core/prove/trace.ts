@@ -32,7 +32,13 @@ export const traceWindow = (samples: readonly RigSample[], step: RunStep): Trace
     const shown = [...hold, ...gone];
     return { of: 'gone', shown, fromT: first(shown), spanS: Math.max((shown.at(-1)?.t ?? 0) - first(shown), STAND_S + 1) };
   }
-  if (hold.length > FEW) return { of: 'hold', shown: hold, fromT: first(hold), spanS: 'holdS' in step ? step.holdS : STAND_S };
+  if (hold.length > FEW)
+    return {
+      of: 'hold',
+      shown: hold,
+      fromT: first(hold),
+      spanS: 'holdS' in step ? Math.max(step.holdS, (hold.at(-1)?.t ?? 0) - first(hold)) : STAND_S,
+    };
   const fill = of('fill');
   if (fill.length > 0 || step.kind !== 'cycles') return { of: 'fill', shown: fill, fromT: first(fill), spanS: step.rampS + 3 };
   const cycle = of('cycle').slice(-200);

@@ -44,6 +44,9 @@ export const sayForce = (newton: number, units: Units, figures = 2): string => {
 /** A volume in ml, to 0.001. */
 export const sayVolume = (ml: number): string => `${Number(ml.toFixed(3))} ml`;
 
+/** A flow in ml/min to 0.001, without its unit; what rounds to nought has no sign. */
+export const sayFlow = (mlPerMin: number): string => mlPerMin.toFixed(3).replace(/^-(0\.0*)$/, '$1');
+
 /** A temperature as a number in the person's unit. */
 export const tempIn = (celsius: number, units: Units): number => (units.temperature === 'C' ? celsius : (celsius * 9) / 5 + 32);
 

@@ -12,17 +12,19 @@ import type { UnitRecord } from './unit-record';
 export type StationPicture = { readonly marked: readonly string[]; readonly pressed: readonly Span[] };
 const NOTHING: StationPicture = { marked: [], pressed: [] };
 
-/** At Close up the part whose turn it is; at Prove where a failed step says to look, else the chamber that is next held alone. */
-export const stationPicture = (r: UnitRecord, station: Station): StationPicture => {
+/** At Close up the part whose turn it is; at Prove where a failed step says to look, else the chamber that is held alone. @param stepId the step that is looked at; else it is the one whose turn it is */
+export const stationPicture = (r: UnitRecord, station: Station, stepId?: unknown): StationPicture => {
   const { family, tray, unit } = r;
   if (station === 'close-up' && stationNow(routeOfUnit(r)) === 'close-up') {
     const next = assemblyOrder(family, tray).find((p) => p.goesIn === null);
     return next === undefined ? NOTHING : { marked: [next.slotId], pressed: [] };
   }
   if (station !== 'prove' || family.proof !== 'rig') return NOTHING;
-  const failed = failedNow(r);
+  const stands = provingOf(r);
+  const asked = stands.find((s) => s.step.id === stepId);
+  const failed = asked === undefined || asked.stands === 'fail' ? (asked ?? failedNow(r)) : undefined;
   if (failed !== undefined) return { marked: suspectsOf(family, failed.step, failed.wet).flatMap((s) => s.slots), pressed: [] };
-  const chamber = nextStep(provingOf(r))?.step.chamber;
+  const chamber = (asked ?? nextStep(stands))?.step.chamber;
   const span = chamber == null || unit.geometry === null ? undefined : chamberSpan(family, unit.geometry, chamber);
   return span === undefined ? NOTHING : { marked: [], pressed: [span] };
 };

@@ -21,7 +21,7 @@ export const certificatePdf = (c: Certificate, origin: string) => {
           <View style={{ width: '72%' }}>
             <Text style={{ fontSize: 20, fontWeight: 700, lineHeight: 1.2 }}>Certificate {c.number}</Text>
             {c.supersedes !== null && <Text style={{ color: second }}>Takes the place of certificate {c.supersedes}.</Text>}
-            <Text style={{ fontSize: 12, fontWeight: 700, marginTop: 6 }}>{printable(`${s.tag}   ${s.unit}`)}</Text>
+            <Text style={{ fontSize: 12, fontWeight: 700, lineHeight: 1.3, marginTop: 6 }}>{printable(`${s.tag}   ${s.unit}`)}</Text>
             <Text>{printable(`${s.machine} · ${s.customer}`)}</Text>
             <Text style={{ color: second }}>{printable([s.complaint, s.identityMarks].filter(Boolean).join(' · '))}</Text>
             <Text>{sayFullDate(s.at)}</Text>

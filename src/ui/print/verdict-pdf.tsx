@@ -30,7 +30,7 @@ export const verdictPdf = (v: VerdictSheet) => {
           {OUTCOME_WORDS[answer.outcome]}
           {answer.targetDiaMm === null ? '' : ` to ${answer.targetDiaMm.toFixed(3)} mm`}
         </Text>
-        <Text style={{ fontSize: 12, fontWeight: 700, marginTop: 6 }}>{printable(`${v.tag}   ${v.unit}`)}</Text>
+        <Text style={{ fontSize: 12, fontWeight: 700, lineHeight: 1.3, marginTop: 6 }}>{printable(`${v.tag}   ${v.unit}`)}</Text>
         <Text>{printable(`${v.machine} · ${v.customer}`)}</Text>
         <Text style={{ color: second }}>
           {printable(

@@ -1,7 +1,7 @@
 'use client';
 
 import { fillPressures } from '@/core/prove/by-hand';
-import { sayPressure } from '@/core/quantity/say';
+import { pressureIn } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import { NumberField } from '../field/number-field';
 import { PressureField } from '../field/quantity-field';
@@ -34,7 +34,9 @@ export function FillTable({
         const tell = (news: Partial<typeof row>): void => onSay(fill.with(i, { ...row, ...news }));
         return (
           <fieldset key={bar} className="border border-line bg-sheet px-2 pb-2">
-            <legend className="px-1 text-[13px] text-ink2">pump to about {sayPressure(bar, units)}</legend>
+            <legend className="px-1 text-[13px] text-ink2">
+              pump to about {Number(pressureIn(bar, units).toPrecision(3))} {units.pressure}
+            </legend>
             <div className="flex gap-2">
               <NumberField label="ml so far" className="w-24" above={-1e-9} value={row.ml} onSay={(ml) => tell({ ml })} />
               <PressureField

@@ -112,6 +112,9 @@ export function Prove({
       aside={
         <section className="mb-4" aria-live="polite">
           <h2 className="head mb-2">{running === undefined ? 'WHAT IT SAYS' : 'WHAT THE TRACE SAYS SO FAR'}</h2>
+          {drawn !== undefined && drawn.because !== '' && (
+            <p className="mb-2 border-l-4 border-red pl-3 text-red">This run does not count: {drawn.because}.</p>
+          )}
           {analysis !== null ? (
             <Says analysis={analysis} />
           ) : (
@@ -124,9 +127,6 @@ export function Prove({
             </p>
           )}
           {here !== undefined && analysis !== null && here.texts.length > 1 && <p className="mt-1">{here.texts.at(-1)}</p>}
-          {drawn !== undefined && drawn.because !== '' && (
-            <p className="mt-2 border-l-4 border-red pl-3 text-red">This run does not count: {drawn.because}.</p>
-          )}
           {here !== undefined && here.stands === 'fail' && running === undefined && failed !== undefined && (
             <FailedLate target={target} means={here.step.means} {...failed} reopen={actions.reopen} open={open} />
           )}
@@ -135,7 +135,7 @@ export function Prove({
               Next: {sayStep(next.step, units)}
             </Go>
           )}
-          <div className="mt-3">{children}</div>
+          {running === undefined && <div className="mt-3">{children}</div>}
         </section>
       }
     >
@@ -195,7 +195,7 @@ export function Prove({
             earlier={'earlier' in drawn ? drawn.earlier : []}
             units={units}
           />
-          {analysis?.kind === 'hold' && <ResidualsLate samples={drawn.samples} analysis={analysis} />}
+          {analysis?.kind === 'hold' && <ResidualsLate samples={drawn.samples} analysis={analysis} step={drawn.step} />}
         </>
       )}
       <RunList tag={tag} runs={runs} units={units} />

@@ -1,5 +1,6 @@
 'use client';
 
+import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { uuidv7 } from 'uuidv7';
 import type { LiveRun } from '@/core/prove/live-run';
@@ -39,6 +40,7 @@ export function RigStart({
   };
 }) {
   const { save, saving, acceptTheirs } = useSave(actions.start, target);
+  const router = useRouter();
   const [shield, setShield] = useState(false);
   const busyWith = live !== undefined && !isOver(live.state) ? live.tag : undefined;
   const place = queue.findIndex((q) => q.unitId === target.unitId);
@@ -50,6 +52,8 @@ export function RigStart({
         className="flex flex-wrap items-center gap-3"
         onSubmit={(e) => {
           e.preventDefault();
+          // The step stays in view when it has passed and another's turn has come.
+          router.replace(`?step=${step.id}`);
           void save({ stepId: step.id, shield }, uuidv7());
         }}
       >

@@ -24,14 +24,11 @@ export function RunWays({
   }) {
   const [way, setWay] = useState<RunWay>('rig');
   const { target, step } = rig;
+  const holds = step.kind === 'hold' || step.kind === 'cycles';
+  const ways = (Object.keys(RUN_WAYS) as readonly RunWay[]).filter((w) => holds || w !== 'logger');
   return (
     <div className="grid gap-3">
-      <Choices
-        label="How it is run"
-        options={Object.entries(RUN_WAYS).map(([value, label]) => ({ value: value as RunWay, text: label }))}
-        value={way}
-        onPick={setWay}
-      />
+      <Choices label="How it is run" options={ways.map((value) => ({ value, text: RUN_WAYS[value] }))} value={way} onPick={setWay} />
       {way === 'rig' && <RigStart {...rig} actions={actions} />}
       {way === 'by-hand' && <ByHandLate target={target} step={step} units={units} store={actions.store} />}
       {way === 'logger' && <LoggedLate target={target} step={step} boreMm={boreMm} units={units} store={actions.store} />}

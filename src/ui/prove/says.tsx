@@ -1,5 +1,6 @@
 import type { HoldAnalysis } from '@/core/prove/hold-analysis';
 import type { RunAnalysis } from '@/core/prove/run-analysis';
+import { sayFlow } from '@/core/quantity/say';
 
 const HEADLINES: { readonly [K in RunAnalysis['kind']]: { readonly [O in RunAnalysis['outcome']]: string } } = {
   hold: { pass: 'It holds', fail: 'It leaks', 'hold-longer': 'Hold it longer' },
@@ -14,7 +15,7 @@ export function Says({ analysis: a }: { readonly analysis: RunAnalysis }) {
       <p className="text-[24px] leading-tight font-bold" data-testid="run-verdict">
         {HEADLINES[a.kind][a.outcome]}
         {a.kind === 'hold'
-          ? `, ${a.leakMlPerMin.toFixed(3)} ml/min`
+          ? `, ${sayFlow(a.leakMlPerMin)} ml/min`
           : a.kind === 'port'
             ? a.goneInS === null
               ? ''
@@ -32,7 +33,7 @@ function Hold({ analysis: a }: { readonly analysis: HoldAnalysis }) {
   return (
     <>
       <p className="text-ink2">
-        between {a.leakCi[0].toFixed(3)} and {a.leakCi[1].toFixed(3)}; limit {a.limitMlPerMin.toFixed(3)}
+        between {sayFlow(a.leakCi[0])} and {sayFlow(a.leakCi[1])}; limit {sayFlow(a.limitMlPerMin)}
       </p>
       <svg viewBox="0 0 340 44" className="my-1 h-auto w-full" role="img" aria-label="The leak with its interval, and the limit">
         <path d="M0 16H340" stroke="var(--ink2)" />

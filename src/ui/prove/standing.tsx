@@ -41,7 +41,7 @@ export function Standing({
   const after = photos.filter((p) => p.phase === 'in' && standing !== undefined && p.at >= standing.at);
   return (
     <div className="grid gap-4">
-      <div className="grid max-w-2xl grid-cols-2 gap-4">
+      <div className="grid max-w-md grid-cols-2 gap-4">
         <Pictured
           title="As it was set"
           phase="out"
@@ -109,7 +109,7 @@ function Pictured({
   const { send, sending } = usePhotos(unitId, phase);
   return (
     <figure>
-      <figcaption className="mb-1 flex items-center justify-between text-[13px] text-ink2">
+      <figcaption className="mb-1 flex min-h-[44px] items-center justify-between text-[13px] text-ink2">
         {title}
         {open && (
           <CameraButton label={`Photo: ${title.toLowerCase()}`} onPick={(files) => void send(files, { kind: 'proof', id: step.id })} />

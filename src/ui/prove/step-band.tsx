@@ -25,7 +25,7 @@ export function StepBand({
 }) {
   return (
     <nav aria-label="Steps of the programme" className="mb-3">
-      <ol className="flex flex-wrap gap-px border border-line bg-line">
+      <ol className="grid grid-cols-[repeat(auto-fit,minmax(5.6rem,1fr))] border-t border-l border-line">
         {stands.map(({ step, stands: stand }) => {
           const here = step.id === chosen;
           const look = here
@@ -36,7 +36,7 @@ export function StepBand({
                 ? 'bg-plate text-ink2'
                 : 'bg-sheet text-ink';
           return (
-            <li key={step.id} className="flex min-w-[6.5rem] flex-1">
+            <li key={step.id} className="flex border-r border-b border-line">
               <Go
                 href={`?step=${step.id}`}
                 aria-current={here ? 'step' : undefined}
@@ -45,8 +45,8 @@ export function StepBand({
               >
                 <span>
                   {SIGNS[stand]}
-                  {sayStep(step, units)}
-                  {step.need === 'may' && stand === 'open' && <span className="block">may be left out</span>}
+                  {unbroken(sayStep(step, units))}
+                  {step.need === 'may' && stand === 'open' && <span className="block text-[12px]">optional</span>}
                 </span>
               </Go>
             </li>
@@ -56,3 +56,6 @@ export function StepBand({
     </nav>
   );
 }
+
+/** A figure stays with its unit where a line ends. */
+const unbroken = (text: string): string => text.replaceAll(/(\d) /g, '$1\u00a0');

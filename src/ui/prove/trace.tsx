@@ -106,9 +106,17 @@ function Fit({
 }
 
 /** What the fit leaves over, so that a bad fit is seen. */
-export function Residuals({ samples, analysis }: { readonly samples: readonly RigSample[]; readonly analysis: HoldAnalysis }) {
+export function Residuals({
+  samples,
+  analysis,
+  step,
+}: {
+  readonly samples: readonly RigSample[];
+  readonly analysis: HoldAnalysis;
+  readonly step: RunStep;
+}) {
   const held = holdOf(samples);
-  const [t0, t1] = [held[0]?.tS ?? 0, held.at(-1)?.tS ?? 1];
+  const { fromT: t0, spanS } = traceWindow(samples, step);
   const curve = fitCurve(held, analysis.fit);
   const left = held.map((s, i) => [s.tS - t0, s.pBar - (curve[i] as number)] as const);
   const reach = Math.max(0.01, ...left.map(([, e]) => Math.abs(e)));
@@ -120,17 +128,17 @@ export function Residuals({ samples, analysis }: { readonly samples: readonly Ri
       role="img"
       aria-label={`Left over by the fit, within ${reach.toFixed(2)} bar`}
     >
-      <text x="0" y="26" fontSize="12" fill="var(--ink2)">
+      <text x="0" y="24" fontSize="11" fill="var(--ink2)">
         left over
       </text>
-      <text x="0" y="42" fontSize="12" fill="var(--ink2)">
+      <text x="0" y="40" fontSize="12" fill="var(--ink2)">
         ±{reach.toFixed(2)} bar
       </text>
-      <path d={`M${LEFT + 8} 30H${WIDTH - 14}`} stroke="var(--line)" />
+      <path d={`M${LEFT} 30H${WIDTH - 14}`} stroke="var(--line)" />
       {left
         .filter((_, i) => i % every === 0)
         .map(([t, e], i) => (
-          <circle key={i} cx={LEFT + 8 + (t / (t1 - t0)) * (WIDTH - LEFT - 22)} cy={30 - (e / reach) * 26} r="1.4" fill="var(--ink)" />
+          <circle key={i} cx={LEFT + (t / spanS) * (WIDTH - LEFT - 14)} cy={30 - (e / reach) * 26} r="1.4" fill="var(--ink)" />
         ))}
     </svg>
   );

@@ -113,6 +113,9 @@ export function BookIn({
           <a className="btn" href={`/api/v1/units/${tag}/label.pdf`} target="_blank" rel="noreferrer">
             Print the label
           </a>
+          <a className="btn-quiet" href={`/api/v1/units/${tag}/traveller.pdf`} target="_blank" rel="noreferrer">
+            Print the traveller
+          </a>
           <button type="button" className="btn-quiet" onClick={() => router.push(`/units/${tag}`)}>
             Go to the unit
           </button>

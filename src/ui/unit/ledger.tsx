@@ -113,15 +113,21 @@ export function Ledger({
           </Go>
         )}
       </section>
-      {sums.length > 0 && (
-        <nav aria-label="Sums for this unit" className="flex flex-wrap gap-x-4 border-t border-hair pt-1">
-          {sums.map(([href, name]) => (
-            <Go key={href} className="inline-flex min-h-[44px] items-center font-bold text-act" href={href}>
-              {name}
-            </Go>
-          ))}
-        </nav>
-      )}
+      <nav aria-label="Papers and sums for this unit" className="flex flex-wrap gap-x-4 border-t border-hair pt-1">
+        <a
+          className="inline-flex min-h-[44px] items-center font-bold text-act"
+          href={`/api/v1/units/${tag}/traveller.pdf`}
+          target="_blank"
+          rel="noreferrer"
+        >
+          Traveller
+        </a>
+        {sums.map(([href, name]) => (
+          <Go key={href} className="inline-flex min-h-[44px] items-center font-bold text-act" href={href}>
+            {name}
+          </Go>
+        ))}
+      </nav>
       {may(person.role, 'reopen') && (
         <LeadBox target={target} canReopen={reopenable} inShop={inShop} reopen={actions.reopen} leave={actions.leave} />
       )}

@@ -32,7 +32,7 @@ export const STEPS = {
   'bench-fill': { label: 'bench fill', by: 'seen', figures: [] },
   'air-hold': { label: 'air hold', by: 'seen', figures: ['targetBar', 'holdS', 'dropBar'] },
   hold: { label: 'hold', by: 'run', figures: ['targetBar', 'rampS', 'holdS', 'limitMlPerMin'] },
-  port: { label: 'compensating port', by: 'both', figures: ['targetBar', 'rampS', 'withinS'] },
+  port: { label: 'port opens', by: 'both', figures: ['targetBar', 'rampS', 'withinS'] },
   residual: { label: 'residual valve', by: 'run', figures: ['targetBar', 'rampS', 'holdS', 'keepsMinBar', 'keepsMaxBar'] },
   sink: { label: 'slow sink', by: 'seen', figures: ['targetBar', 'holdS', 'travelMm'] },
   cycles: { label: 'cycles, then hold', by: 'run', figures: ['targetBar', 'rampS', 'strokes', 'holdS', 'limitMlPerMin'] },

@@ -18,15 +18,20 @@ export const usualSteps = (family: Family): readonly Step[] => {
   const working = workingChambers(family);
   const workingBar = family.brake ? WORKING_BAR : CLUTCH_BAR;
   const alone = working.length > 1 ? working : [null];
+  const strokes = family.bore !== 'none';
   return [
-    {
-      id: 'dry-stroke',
-      kind: 'dry-stroke',
-      need: 'must',
-      chamber: null,
-      why: 'What sticks dry sticks wet; it costs nothing to know.',
-      means: 'A swollen or turned cup, a burr, a tired spring, a piston at odds with its bore.',
-    },
+    ...(strokes
+      ? [
+          {
+            id: 'dry-stroke',
+            kind: 'dry-stroke',
+            need: 'must',
+            chamber: null,
+            why: 'What sticks dry sticks wet; it costs nothing to know.',
+            means: 'A swollen or turned cup, a burr, a tired spring, a piston at odds with its bore.',
+          } as const,
+        ]
+      : []),
     ...(master
       ? [
           {
@@ -50,18 +55,22 @@ export const usualSteps = (family: Family): readonly Step[] => {
       why: 'Air finds a way that fluid would take hours for, and leaves the unit dry to open again.',
       means: 'Where the bubbles rise is where it leaks.',
     },
-    {
-      id: 'low-hold',
-      kind: 'hold',
-      need: 'must',
-      chamber: null,
-      targetBar: LOW_BAR,
-      rampS: 6,
-      holdS: 60,
-      ...LIMIT,
-      why: 'Lips leak most while pressure does not yet press them to the bore.',
-      means: 'A lip that is cut, turned, hardened or dirty; more pressure would hide it.',
-    },
+    ...(strokes
+      ? [
+          {
+            id: 'low-hold',
+            kind: 'hold',
+            need: 'must',
+            chamber: null,
+            targetBar: LOW_BAR,
+            rampS: 6,
+            holdS: 60,
+            ...LIMIT,
+            why: 'Lips leak most while pressure does not yet press them to the bore.',
+            means: 'A lip that is cut, turned, hardened or dirty; more pressure would hide it.',
+          } as const,
+        ]
+      : []),
     ...(master
       ? [
           {
@@ -121,7 +130,7 @@ export const usualSteps = (family: Family): readonly Step[] => {
         ...LIMIT,
         why:
           chamber === null
-            ? 'It has to hold what the brakes ask of it. Two minutes: slow creep of rubber looks like a leak in one.'
+            ? 'It has to hold what the pedal asks of it. Two minutes: slow creep of rubber looks like a leak in one.'
             : 'Alone, with the other open: fluid that passes from one circuit to the other shows only so.',
         means:
           chamber === null
@@ -129,19 +138,23 @@ export const usualSteps = (family: Family): readonly Step[] => {
             : 'Pressure falls and nothing drips: fluid passes inside, by a cup or a mark under it.',
       }),
     ),
-    {
-      id: 'cycles',
-      kind: 'cycles',
-      need: 'may',
-      chamber: null,
-      targetBar: workingBar,
-      rampS: 9,
-      strokes: 50,
-      holdS: 60,
-      ...LIMIT,
-      why: 'A lip that is about to turn does so in the first strokes, and better here.',
-      means: 'It held before and not now: a lip has turned or been cut by the bore or a port’s edge.',
-    },
+    ...(strokes
+      ? [
+          {
+            id: 'cycles',
+            kind: 'cycles',
+            need: 'may',
+            chamber: null,
+            targetBar: workingBar,
+            rampS: 9,
+            strokes: 50,
+            holdS: 60,
+            ...LIMIT,
+            why: 'A lip that is about to turn does so in the first strokes, and better here.',
+            means: 'It held before and not now: a lip has turned or been cut by the bore or a port’s edge.',
+          } as const,
+        ]
+      : []),
     {
       id: 'weep',
       kind: 'weep',

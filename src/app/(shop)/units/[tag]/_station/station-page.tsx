@@ -143,7 +143,7 @@ export const stationPage = (station: Station, work: (at: AtStation) => ReactNode
       now,
       asked: (await searchParams) ?? {},
     };
-    const picture = stationPicture(record, station);
+    const picture = stationPicture(record, station, at.asked.step);
     return (
       <>
         <UnitHead

@@ -25,6 +25,9 @@ export default stationPage('book-in', ({ record, target, person, inShop, ledger 
         <a className="btn" href={`/api/v1/units/${tagOf(record.unit)}/label.pdf`} target="_blank" rel="noreferrer">
           Print the label
         </a>
+        <a className="btn-quiet" href={`/api/v1/units/${tagOf(record.unit)}/traveller.pdf`} target="_blank" rel="noreferrer">
+          Print the traveller
+        </a>
         <a className="btn-quiet" href={`/api/v1/units/${tagOf(record.unit)}/label.svg`} target="_blank" rel="noreferrer">
           Label as SVG
         </a>
