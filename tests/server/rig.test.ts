@@ -1,12 +1,17 @@
-import { type ChildProcess, spawn } from 'node:child_process';
+import { writeFileSync } from 'node:fs';
 import { connect, createServer, type Server, type Socket } from 'node:net';
+import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { FINE } from '@/core/prove/hold-analysis';
 import { isOver } from '@/core/prove/live-run';
 import type { RunStep, StepOf } from '@/core/prove/programme/step';
+import type { RigSample } from '@/core/prove/rig-sample';
 import type { RunContext } from '@/core/prove/run-analysis';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
 import { RigKeeper, type RigRun, type RunOrder } from '@/ports/rig-run';
+import { SOUND } from '../../devices/rig/chamber';
+import { ownFolder } from './shop';
+import { type StandIn, startStandIn } from './stand-in';
 
 const text = { need: 'must', chamber: null, why: 'why', means: 'means' } as const;
 const hold = (more: Partial<StepOf<'hold'>> = {}): RunStep => ({
@@ -40,24 +45,24 @@ const runToEnd = (keeper: RigKeeper, o = order(), watch: (run: RigRun) => void =
     keeper.start(o, CONTEXT, { piece: () => {}, end });
   });
 
+const misbehave = async (how: string): Promise<void> => {
+  const [host, at] = (process.env.EDDRIN_RIG ?? '').split(':');
+  await new Promise<void>((resolve) => {
+    const line = connect(Number(at), host, () => line.end(`${JSON.stringify({ cmd: 'misbehave', how })}\n`, () => resolve()));
+  });
+};
 const holdOf = (run: RigRun) => (run.analysis?.kind === 'hold' ? run.analysis : undefined);
 
 describe('with the stand-in rig', () => {
-  let rig: ChildProcess;
+  let rig: StandIn;
   beforeAll(async () => {
-    rig = spawn(process.execPath, ['--import', 'tsx', 'devices/rig/server.ts'], {
-      env: { ...process.env, EDDRIN_RIG_PORT: '0', EDDRIN_RIG_SPEED: '40' },
-      stdio: ['ignore', 'pipe', 'inherit'],
-    });
-    const port = await new Promise<string>((resolve) => {
-      rig.stdout?.on('data', (d) => {
-        const said = /127\.0\.0\.1:(\d+)/.exec(String(d))?.[1];
-        if (said !== undefined) resolve(said);
-      });
-    });
-    process.env.EDDRIN_RIG = `127.0.0.1:${port}`;
+    const truths = { 'SQ-0002': { ...SOUND, portBlocked: true }, 'SQ-0003': { ...SOUND, chambers: { rear: { leakMlPerMinAt80: 0.4 } } } };
+    const file = join(ownFolder(), 'truth.json');
+    writeFileSync(file, JSON.stringify({ ...truths, 'SQ-0004': { ...SOUND, residualBar: 0.9 } }));
+    rig = await startStandIn(40, file);
+    process.env.EDDRIN_RIG = rig.address;
   });
-  afterAll(() => void rig.kill());
+  afterAll(() => rig.stop());
 
   test('a hold is run to its end: filled, held, let down, analysed, every sample kept', async () => {
     const states: string[] = [];
@@ -127,22 +132,95 @@ describe('with the stand-in rig', () => {
     ['rubbish', /no sample/],
     ['spikes', null],
   ])('told to misbehave (%s) it ends in words, and its run is kept', async (how, why) => {
-    const tell = async (what: string): Promise<void> => {
-      const [host, port] = (process.env.EDDRIN_RIG ?? '').split(':');
-      await new Promise<void>((resolve) => {
-        const line = connect(Number(port), host, () => line.end(`${JSON.stringify({ cmd: 'misbehave', how: what })}\n`, () => resolve()));
-      });
-    };
     let told = false;
     const run = await runToEnd(new RigKeeper(), order(), (r) => {
       if (told || r.state !== 'holding') return;
       told = true;
-      void tell(how);
+      void misbehave(how);
     });
-    await tell('none');
+    await misbehave('none');
     expect(run.samples.length).toBeGreaterThan(10);
     if (why === null) expect([run.state, (holdOf(run)?.spikes ?? 0) > 0]).toEqual(['finished', true]);
     else expect([run.state, why.test(run.because)]).toEqual(['broken', true]);
+  });
+
+  const port: RunStep = { ...text, id: 'port', kind: 'port', targetBar: 10, rampS: 4, withinS: 1 };
+  const states = async (o: RunOrder): Promise<readonly [RigRun, readonly string[]]> => {
+    const seen: string[] = [];
+    const run = await runToEnd(new RigKeeper(), o, (r) => {
+      if (seen.at(-1) !== r.state) seen.push(r.state);
+    });
+    return [run, seen];
+  };
+
+  test('a port is tried by letting the rod go: open it empties at once, blocked it keeps its pressure and the rig takes that away', async () => {
+    const [open, seen] = await states(order(port));
+    expect(seen).toEqual(['filling', 'holding', 'watching', 'letting-down', 'finished']);
+    expect(open.analysis).toMatchObject({ kind: 'port', outcome: 'pass' });
+    const [shut] = await states(order(port, { tag: 'SQ-0002' }));
+    expect([shut.state, shut.analysis?.outcome, (shut.samples.at(-1)?.p ?? 99) < 1]).toEqual(['finished', 'fail', true]);
+  });
+
+  test('a residual valve is watched for its time, and what it keeps is told', async () => {
+    const residual: RunStep = { ...port, id: 'r', kind: 'residual', holdS: 20, keepsMinBar: 0.4, keepsMaxBar: 1.5 } as RunStep;
+    const [run] = await states(order(residual, { tag: 'SQ-0004' }));
+    const gone = run.samples.filter((s) => s.phase === 'gone');
+    expect(run.analysis).toMatchObject({ kind: 'residual', outcome: 'pass' });
+    expect((gone.at(-1)?.t ?? 0) - (gone[0]?.t ?? 0)).toBeCloseTo(20, 5);
+    const [none] = await states(order(residual));
+    expect(none.analysis?.sentence).toMatch(/loses its pressure/);
+  });
+
+  test('strokes come before the fill that counts, and what they pumped is not in it', async () => {
+    const [run, seen] = await states(order({ ...hold(), id: 'c', kind: 'cycles', strokes: 10 } as RunStep));
+    expect(seen).toEqual(['cycling', 'filling', 'holding', 'letting-down', 'finished']);
+    expect(Math.max(...run.samples.filter((s) => s.phase === 'cycle').map((s) => s.p))).toBeGreaterThan(60);
+    expect(holdOf(run)?.complianceMlPerBar).toBeCloseTo(0.05, 2);
+    expect(holdOf(run)?.outcome).toBe('pass');
+  });
+
+  test('each chamber alone: what passes from the one shows in it and not in the other', async () => {
+    const outcomes = [];
+    for (const chamber of ['rear', 'front'])
+      outcomes.push((await states(order(hold({ chamber, holdS: 40 }), { tag: 'SQ-0003' })))[0].analysis?.outcome);
+    expect(outcomes).toEqual(['fail', 'pass']);
+  });
+
+  test('from the word to let it down, the rig is asked within 200 ms, and the page told', async () => {
+    const keeper = new RigKeeper();
+    const already = rig.said().split('release asked at').length;
+    let [asked, told] = [0, 0];
+    const run = await runToEnd(keeper, order(), (r) => {
+      if (r.state === 'letting-down' && told === 0) told = Date.now();
+      if (asked > 0 || r.samples.filter((s) => s.phase === 'hold').length !== 20) return;
+      asked = Date.now();
+      keeper.abort('let down by Tess');
+    });
+    expect(run.state).toBe('aborted');
+    const heard = Number(rig.said().split('release asked at ')[already]?.split('\n')[0]);
+    expect([heard - asked < 200, told - asked < 200]).toEqual([true, true]);
+  });
+
+  test('every sample is handed on in pieces while it runs', async () => {
+    const pieces: RigSample[] = [];
+    const keeper = new RigKeeper();
+    const run = await new Promise<RigRun>((resolve) => {
+      const leave = keeper.follow(() => {});
+      const store = { piece: (p: readonly RigSample[]) => void pieces.push(...p), end: resolve };
+      keeper.start(order(hold({ holdS: 60 })), CONTEXT, store);
+      void leave;
+    });
+    expect(pieces.length).toBeGreaterThan(100);
+    expect(pieces).toEqual(run.samples.slice(0, pieces.length));
+  });
+
+  test('a line that goes without a word: the stand-in vents by itself', async () => {
+    const keeper = new RigKeeper();
+    await runToEnd(keeper, order(), (r) => {
+      if (r.state === 'holding' && r.samples.length > 0) void misbehave('drop');
+    });
+    await misbehave('none');
+    await expect.poll(rig.said).toMatch(/line lost, vented from [78]\d\.\d bar/);
   });
 
   test('a page that comes later gets the run as it stands', async () => {
