@@ -119,6 +119,8 @@ describe('every main view, in both themes', () => {
     '/rules/families/master-tandem',
     '/rules/families/master-lever/edit',
     '/rules/causes',
+    '/rules/programmes',
+    '/rules/programmes/master-tandem',
     '/find?q=tug',
   ];
   const stations = ['strip', 'clean', 'gauge', 'judge', 'hone', 'sleeve', 'kit', 'close-up', 'set', 'prove', 'release'];
@@ -188,7 +190,7 @@ describe('the shell, by keyboard', () => {
     await shows(page, 'piston 22.180 mm');
     await keys.press('u');
     await shows(page, 'piston 0.8732 in');
-    await shows(page, 'Pressure, psi');
+    await shows(page, 'hold, 1160 psi');
     await keys.press('u');
     await shows(page, 'piston 22.180 mm');
   });

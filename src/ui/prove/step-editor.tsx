@@ -113,6 +113,8 @@ function Figure({
     <NumberField
       label={`${label}${unit === '' ? '' : `, ${unit}`}`}
       className={blank === undefined ? 'w-28' : 'w-40'}
+      // What lies outside is kept and told: the step's own bounds say what is wrong with it.
+      above={-1e9}
       {...(blank === undefined ? {} : { hint: blank })}
       value={value}
       onSay={(n) => onSay(withFigure(step, name, n))}
