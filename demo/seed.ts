@@ -8,7 +8,7 @@ import type { Step } from '@/core/prove/programme/step';
 import { usualSteps } from '@/core/prove/programme/usual';
 import { STATIONS } from '@/core/route/station';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
-import { tagOf } from '@/core/unit/unit-record';
+import { tagOf, type UnitRecord } from '@/core/unit/unit-record';
 import { type Db, dataFolder, migrateDb, openDb } from '@/db/connection';
 import { addInstrument, checkRing, newToken } from '@/db/instruments';
 import { addPerson } from '@/db/people';
@@ -31,7 +31,7 @@ import { type Random, seeded } from './random';
 import { STORIES, type Story, type Trouble } from './scenario';
 import { sundries } from './sundries';
 import { VARIANTS } from './variants';
-import { Work } from './work';
+import { Work, withValve } from './work';
 
 const HOUR_MS = 3_600_000;
 /** The shop's gauges: days since each was on its ring, and how far off it was, mm. */
@@ -86,8 +86,10 @@ export async function seedDemo(db: Db, now: number, stories: readonly Story[] = 
   // Booked in as time went: the oldest first, so that tags count up.
   const byAge = [...stories].sort((a, b) => b.inH - a.inH);
   for (const [i, story] of byAge.entries()) {
-    const tag = await live(db, story, i, now, random, await currentVariants(db));
-    if (story.leaks !== undefined) rig[tag] = LEAKS[story.leaks];
+    const record = await live(db, story, i, now, random, await currentVariants(db));
+    const tag = tagOf(record.unit);
+    const truth = withValve(story.leaks === undefined ? SOUND : LEAKS[story.leaks], record);
+    if (truth !== SOUND) rig[tag] = truth;
     const family = FAMILIES[story.family];
     if (story.sixteenths === 0 || family.drawing === null) continue;
     const geometry = geometryAt(family.drawing, (story.sixteenths * 25.4) / 16);
@@ -135,13 +137,13 @@ const live = async (
   now: number,
   random: Random,
   variants: readonly SavedVariant[],
-): Promise<string> => {
+): Promise<UnitRecord> => {
   const [joss, pell, maren, ida] = PEOPLE as readonly [(typeof PEOPLE)[0], (typeof PEOPLE)[0], (typeof PEOPLE)[0], (typeof PEOPLE)[0]];
   const bench = index % 2 === 0 ? joss : pell;
   const unitId = `demo-${String(index + 1).padStart(3, '0')}`;
   const at = byDay(now - story.inH * HOUR_MS);
   const due = atWork(Math.round((now + story.dueH * HOUR_MS) / 1_800_000) * 1_800_000, now);
-  const booked = await bookIn(db, ida, at, {
+  await bookIn(db, ida, at, {
     unitId,
     customer: story.customer,
     phone: story.phone,
@@ -172,7 +174,7 @@ const live = async (
     const [label, minutes] = story.wait;
     await startWait(db, { ...work.next('wait-started', label), at: now - 120_000 }, { label, minutes: minutes + 2 });
   }
-  return tagOf(booked);
+  return work.record();
 };
 
 /** The last unit of a family that left for the same place of the same machine. */

@@ -11,6 +11,7 @@ import { STANDARD_RULES } from '@/core/rules/rule-set';
 import type { Fastened, TrayPart } from '@/core/strip/tray-door';
 import { keptBarOf, provingOf } from '@/core/unit/proving';
 import { namedNeeds, rankedKits } from '@/core/unit/ranked-kits';
+import type { UnitRecord } from '@/core/unit/unit-record';
 import { noteAtBench, saveGap, saveVacuum } from '@/db/stations/bench';
 import { putOnFinish } from '@/db/stations/finish';
 import { openBag, setAside } from '@/db/stations/kit';
@@ -95,7 +96,8 @@ export class Work extends WorkApart {
   }
 
   /** Every step that must be done, on the rig, in order; up to one that does not pass. */
-  async prove(truth: Truth): Promise<void> {
+  async prove(given: Truth): Promise<void> {
+    const truth = withValve(given, await this.record());
     for (const { step } of provingOf(await this.record()).filter((s) => s.step.need === 'must')) {
       if (isRunStep(step) && !(await this.runStep(step, truth))) return;
       if (step.kind === 'port')
@@ -142,6 +144,10 @@ export class Work extends WorkApart {
     await must(leave(this.db, this.next('exited', 'cracked through to the outlet', this.people.lead), 'scrapped'));
   }
 }
+
+/** What the rig finds of a unit that has a residual valve: one in order. */
+export const withValve = (truth: Truth, { tray }: Pick<UnitRecord, 'tray'>): Truth =>
+  tray.some((p) => p.kind === 'residual-valve' && p.found !== 'absent') ? { ...truth, residualBar: 0.9 } : truth;
 
 /** How the demo's people tighten a screw. */
 const tightened = (part: TrayPart): Fastened =>

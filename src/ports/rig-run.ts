@@ -10,6 +10,8 @@ export type RunOrder = {
   readonly unitId: string;
   readonly tag: string;
   readonly by: string;
+  /** The page that started it: with that gone nobody stands at the bench, whoever else watches. */
+  readonly holder: string;
   readonly step: RunStep;
 };
 
@@ -32,8 +34,8 @@ export type RunStore = {
 
 /** Samples later than this are late: the rig is not trusted any more, ms. */
 const LATE_MS = 2000;
-/** A page that holds a run may be gone this long, ms. */
-const GONE_MS = 5000;
+/** A page that holds a run may be gone this long, ms: as long as loading it again takes. */
+const GONE_MS = 3000;
 /** How long a hold that decided nothing waits for somebody to have it go on, ms at the rig. */
 const ASK_MS = 60_000;
 /** Pressure that was let go is down within this time, ms at the rig. */
@@ -48,6 +50,8 @@ const STAND_S = 2;
 const WATCH_ON_S = 2;
 
 type Listener = (run: RigRun) => void;
+/** A page that follows, by its own name. */
+type Follower = { readonly page: string; readonly tell: Listener };
 
 /** Keeps the one run that a rig can do at a time: watches every sample, lets the pressure down when anything is wrong, and hands the whole run over at its end. */
 export class RigKeeper {
@@ -59,7 +63,7 @@ export class RigKeeper {
   private falling: NodeJS.Timeout | undefined;
   /** Set while a run goes on: ends it as broken. */
   private breakOff: (why: string) => void = () => {};
-  private readonly listeners = new Set<Listener>();
+  private readonly followers = new Set<Follower>();
 
   get current(): RigRun | undefined {
     return this.run;
@@ -128,7 +132,7 @@ export class RigKeeper {
       this.take(message, judge);
     };
     this.line = openRigLine(hear, broken);
-    if (this.listeners.size === 0) this.waitForPage();
+    this.waitForHolder();
     this.line.send({ cmd: 'begin', unit: order.tag });
     this.line.send({
       cmd: 'pressurise',
@@ -172,19 +176,23 @@ export class RigKeeper {
     );
   }
 
-  /** Follows the run from its beginning. @returns how to stop following; when the last page goes, the pressure comes down */
-  follow(listener: Listener): () => void {
-    clearTimeout(this.gone);
-    this.listeners.add(listener);
-    if (this.run !== undefined) listener(this.run);
+  /** Follows the run from its beginning. @returns how to stop following; when the page that holds the run goes, the pressure comes down */
+  follow(page: string, tell: Listener): () => void {
+    const follower = { page, tell };
+    this.followers.add(follower);
+    this.waitForHolder();
+    if (this.run !== undefined) tell(this.run);
     return () => {
-      this.listeners.delete(listener);
-      if (this.listeners.size === 0 && this.busy) this.waitForPage();
+      this.followers.delete(follower);
+      this.waitForHolder();
     };
   }
 
-  private waitForPage(): void {
-    this.gone = setTimeout(() => this.abort('the page that watched the run is gone'), GONE_MS);
+  /** While the page that holds the run is not there, it has a moment to come back. */
+  private waitForHolder(): void {
+    clearTimeout(this.gone);
+    if (!this.busy || [...this.followers].some((f) => f.page === this.run?.order.holder)) return;
+    this.gone = setTimeout(() => this.abort('the page that holds the run is gone'), GONE_MS);
   }
 
   private take(sample: Omit<RigSample, 'phase'>, judge: (samples: readonly RigSample[], by?: RunStep) => RunAnalysis | null): void {
@@ -214,7 +222,7 @@ export class RigKeeper {
 
   private tell(news: Partial<RigRun>): void {
     this.run = { ...(this.run as RigRun), ...news };
-    for (const listener of this.listeners) listener(this.run);
+    for (const follower of this.followers) follower.tell(this.run);
   }
 }
 

@@ -17,6 +17,8 @@ export type App = {
   readonly kill: () => Promise<void>;
   readonly restart: () => Promise<void>;
   readonly stop: () => Promise<void>;
+  /** What the stand-in rig has said so far. */
+  readonly rigSaid: () => string;
 };
 
 export async function startApp(): Promise<App> {
@@ -28,6 +30,10 @@ export async function startApp(): Promise<App> {
     EDDRIN_RIG_PORT: String(rigPort),
     EDDRIN_RIG_SPEED: String(RIG_SPEED),
     EDDRIN_RIG_TRUTH: join(data, 'rig-truth.json'),
+  });
+  let said = '';
+  rig.stdout?.on('data', (d) => {
+    said += d;
   });
   const serve = async (): Promise<ChildProcess> => {
     const server = run(['scripts/serve.mjs', String(port)], {
@@ -48,6 +54,7 @@ export async function startApp(): Promise<App> {
   return {
     origin,
     data,
+    rigSaid: () => said,
     kill: () => end(server, 'SIGKILL'),
     restart: async () => {
       server = await serve();
@@ -59,8 +66,15 @@ export async function startApp(): Promise<App> {
   };
 }
 
-const run = (args: readonly string[], env: Readonly<Record<string, string>>): ChildProcess =>
-  spawn(process.execPath, [...args], { env: { ...process.env, ...env } as NodeJS.ProcessEnv, stdio: ['ignore', 'ignore', 'inherit'] });
+const run = (args: readonly string[], env: Readonly<Record<string, string>>): ChildProcess => {
+  const child = spawn(process.execPath, [...args], {
+    env: { ...process.env, ...env } as NodeJS.ProcessEnv,
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  // What nobody reads would fill its pipe and hold it up.
+  child.stdout?.resume();
+  return child;
+};
 
 const end = async (child: ChildProcess, signal: NodeJS.Signals): Promise<void> => {
   if (child.exitCode !== null || child.signalCode !== null) return;

@@ -45,7 +45,7 @@ test('a low bake is refused with openings open; the guide comes part by part, a 
   await page.keyboard.press('2');
   await shows(page, 'Stop: the primary cup is the wrong way round. Turn it.');
   expect(await inNow()).toBe(before);
-  expect(await page.$eval('.section-part[data-state="next"]', (e) => e.getAttribute('aria-label'))).toBe('primary cup, next');
+  expect(await page.$eval('.section-part[data-state="marked"]', (e) => e.getAttribute('aria-label'))).toBe('primary cup, this one');
   await page.keyboard.press('1');
   await shows(page, 'NOW: THIN PROTECTOR WASHER');
   expect(await inNow()).toBe(before + 1);

@@ -300,12 +300,14 @@ test('its gap is set, and it is proved on the rig, step by step', async () => {
   await runStep('Pressurise and hold');
   await shows(page, /holding, \d+ s of 60/);
   await shows(page, /It holds, -?0\.0\d\d ml\/min/, 40_000);
+  await shows(page, 'Next: port opens', 40_000);
   await keys.push('Next: port opens');
   await shows(page, /gone within 1 s/);
   await runStep('Pressurise and let go');
   await shows(page, /The port is open, gone in 0\.\d s/, 40_000);
   await keys.push('A drop is seen');
   for (const chamber of ['rear', 'front']) {
+    await shows(page, `Next: hold, 80 bar, ${chamber}`, 40_000);
     await keys.push(`Next: hold, 80 bar, ${chamber}`);
     await shows(page, `hold, 80 bar, ${chamber} To 80 bar`);
     await runStep('Pressurise and hold');

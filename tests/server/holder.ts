@@ -15,7 +15,7 @@ if (!step.ok) throw new Error(JSON.stringify(step.error));
 const runId = `held-${unitId}`;
 const change = { eventId: runId, unitId, person, at: Date.now(), version: null, kind: 'run-started', note: '' } as const;
 await startRun(db, change, { runId, stepId, way: 'rig' });
-theRig().follow((run) => {
+theRig().follow('page', (run) => {
   if (run.state === 'holding' && run.samples.filter((s) => s.phase === 'hold').length === 200) process.stdout.write('holding\n');
 });
-await runOnRig(db, { record, step: step.value, runId, person });
+await runOnRig(db, { record, step: step.value, runId, holder: 'page', person });

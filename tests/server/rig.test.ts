@@ -29,6 +29,7 @@ const order = (step: RunStep = hold(), more: Partial<RunOrder> = {}): RunOrder =
   unitId: 'u1',
   tag: 'SQ-0001',
   by: 'Tess',
+  holder: 'page',
   step,
   ...more,
 });
@@ -37,7 +38,7 @@ const CONTEXT: RunContext = { rules: STANDARD_RULES, keptBar: 0, readTo: FINE };
 /** Starts a run with a page that watches, and gives the run as it ended. */
 const runToEnd = (keeper: RigKeeper, o = order(), watch: (run: RigRun) => void = () => {}): Promise<RigRun> =>
   new Promise((resolve) => {
-    const leave = keeper.follow(watch);
+    const leave = keeper.follow('page', watch);
     const end = (run: RigRun): void => {
       leave();
       resolve(run);
@@ -107,7 +108,7 @@ describe('with the stand-in rig', () => {
     // The limit is what it leaks: no hold of such a length can decide that.
     const undecidable = hold({ holdS: 15, limitMlPerMin: 0.008 });
     const ended = new Promise<RigRun>((resolve) => {
-      const leave = keeper.follow((run) => {
+      const leave = keeper.follow('page', (run) => {
         if (run.state !== 'asking') return;
         asked += 1;
         if (asked === 1) expect([keeper.holdLonger(), keeper.current?.state]).toEqual([true, 'holding']);
@@ -205,7 +206,7 @@ describe('with the stand-in rig', () => {
     const pieces: RigSample[] = [];
     const keeper = new RigKeeper();
     const run = await new Promise<RigRun>((resolve) => {
-      const leave = keeper.follow(() => {});
+      const leave = keeper.follow('page', () => {});
       const store = { piece: (p: readonly RigSample[]) => void pieces.push(...p), end: resolve };
       keeper.start(order(hold({ holdS: 60 })), CONTEXT, store);
       void leave;
@@ -228,7 +229,7 @@ describe('with the stand-in rig', () => {
     const ended = runToEnd(keeper);
     await ended;
     const seen: RigRun[] = [];
-    keeper.follow((run) => void seen.push(run))();
+    keeper.follow('page', (run) => void seen.push(run))();
     expect(seen.map((r) => r.state)).toEqual(['finished']);
   });
 });
@@ -304,7 +305,7 @@ describe('a rig that misbehaves', () => {
     expect(isOver(run.state)).toBe(true);
   });
 
-  test('a run that no page watches is let down', async () => {
+  test('a run whose page is gone is let down, whoever else watches', async () => {
     let t = 0;
     await serve((say, socket) => {
       say(hello);
@@ -319,7 +320,8 @@ describe('a rig that misbehaves', () => {
       socket.on('close', () => clearInterval(clock));
     });
     const keeper = new RigKeeper();
+    keeper.follow('another page', () => {});
     const run = await new Promise<RigRun>((resolve) => keeper.start(order(), CONTEXT, { piece: () => {}, end: resolve }));
-    expect([run.state, run.because]).toEqual(['aborted', 'the page that watched the run is gone']);
+    expect([run.state, run.because]).toEqual(['aborted', 'the page that holds the run is gone']);
   });
 });

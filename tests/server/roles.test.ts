@@ -304,7 +304,7 @@ describe('what an action checks beyond the role', () => {
 
   test('the shield must be shut before pressure', async () => {
     as(PEOPLE.tech);
-    const run = { ...(await target(await shop.book())), stepId: 'hold', shield: false };
+    const run = { ...(await target(await shop.book())), stepId: 'hold', holder: 'page', shield: false };
     expect(await actions.startRunAction(run)).toMatchObject({ ok: false, error: { code: 'invalid' } });
   });
 });

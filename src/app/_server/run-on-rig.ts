@@ -14,17 +14,17 @@ import { changeOf } from './change-of';
 /** Has the rig run a step whose beginning is stored, and stores what comes of it, whoever looks. */
 export async function runOnRig(
   db: Db,
-  r: { readonly record: UnitRecord; readonly step: RunStep; readonly runId: string; readonly person: Person },
+  r: { readonly record: UnitRecord; readonly step: RunStep; readonly runId: string; readonly holder: string; readonly person: Person },
 ): Promise<Result<void, SaveError>> {
   const { rules } = await rulesInForce(db);
-  const { record, step, runId, person } = r;
+  const { record, step, runId, holder, person } = r;
   const stored = (e: Omit<RunEnd, 'runId'>) => {
     const target = { eventId: `${runId}-end`, unitId: record.unit.id, version: null };
     return endRun(db, changeOf(target, person, Date.now(), 'run-ended', e.because), { ...e, runId });
   };
   // A piece that is still being written when the run ends would be left behind: the end waits for it.
   let writing: Promise<unknown> = Promise.resolve();
-  const order = { runId, unitId: record.unit.id, tag: tagOf(record.unit), by: person.name, step };
+  const order = { runId, unitId: record.unit.id, tag: tagOf(record.unit), by: person.name, holder, step };
   const started = theRig().start(
     order,
     { rules, keptBar: keptBarOf(record), readTo: FINE },

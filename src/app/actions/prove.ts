@@ -19,26 +19,30 @@ const StepId = z.string().min(1).max(60);
 const Shield = z.literal(true, 'shut the shield first');
 
 /** Starts a step on the rig. The run belongs to this server from here on: its end is stored whoever looks. */
-export const startRunAction = act('bench', z.object({ ...Target, stepId: StepId, shield: Shield }), async (i, { db, person, now }) => {
-  const rig = theRig();
-  if (rig.busy) return fail({ code: 'refused', reasons: [`The rig is busy with ${rig.current?.order.tag}. Queue for it.`] });
-  const [first] = await rigQueued(db);
-  if (first !== undefined && first.unitId !== i.unitId)
-    return fail({
-      code: 'refused',
-      reasons: [`${tagOf(first)} waits for the rig before it; take that off the queue at Rig, or prove it first.`],
-    });
-  const record = await loadUnit(db, i.unitId);
-  if (record === undefined) return fail({ code: 'no-such-unit' });
-  const step = runStepOf(record, i.stepId);
-  if (!step.ok) return step;
-  // A run only adds to the unit; whether it may start is asked again when it is stored.
-  const change = changeOf({ ...i, version: null }, person, now, 'run-started');
-  const begun = await startRun(db, change, { runId: i.eventId, stepId: i.stepId, way: 'rig' });
-  if (!begun.ok) return begun;
-  const started = await runOnRig(db, { record, step: step.value, runId: i.eventId, person });
-  return started.ok ? begun : started;
-});
+export const startRunAction = act(
+  'bench',
+  z.object({ ...Target, stepId: StepId, shield: Shield, holder: Id }),
+  async (i, { db, person, now }) => {
+    const rig = theRig();
+    if (rig.busy) return fail({ code: 'refused', reasons: [`The rig is busy with ${rig.current?.order.tag}. Queue for it.`] });
+    const [first] = await rigQueued(db);
+    if (first !== undefined && first.unitId !== i.unitId)
+      return fail({
+        code: 'refused',
+        reasons: [`${tagOf(first)} waits for the rig before it; take that off the queue at Rig, or prove it first.`],
+      });
+    const record = await loadUnit(db, i.unitId);
+    if (record === undefined) return fail({ code: 'no-such-unit' });
+    const step = runStepOf(record, i.stepId);
+    if (!step.ok) return step;
+    // A run only adds to the unit; whether it may start is asked again when it is stored.
+    const change = changeOf({ ...i, version: null }, person, now, 'run-started');
+    const begun = await startRun(db, change, { runId: i.eventId, stepId: i.stepId, way: 'rig' });
+    if (!begun.ok) return begun;
+    const started = await runOnRig(db, { record, step: step.value, runId: i.eventId, holder: i.holder, person });
+    return started.ok ? begun : started;
+  },
+);
 
 /** The hold that asks for it goes on. */
 export const holdLongerAction = act('bench', z.object({}), async () =>

@@ -6,7 +6,7 @@ import type { Db, Reader } from '../connection';
 import { put } from '../event-payload';
 import { send } from '../outbox';
 import { jobs, outbox, units } from '../tables';
-import { endOfWait } from './waits';
+import { endOfWait, waitEdit } from './waits';
 
 /** Two days without an answer, and somebody rings the customer, ms. */
 const ANSWER_MS = 2 * 86_400_000;
@@ -31,17 +31,7 @@ export const askCustomer = (db: Db, change: Change, q: Question): Promise<Result
         answeredAt: null,
         answeredTo: null,
       }),
-      put('timers', {
-        id: `${change.eventId}-answer`,
-        unitId: record.unit.id,
-        label: `answer from ${record.job.customer}`,
-        startedAt: at,
-        endsAt: at + ANSWER_MS,
-        personId: change.person.id,
-        ownerId: change.person.id,
-        rungAt: null,
-        doneAt: null,
-      }),
+      waitEdit(change, at, { id: `${change.eventId}-answer`, label: `answer from ${record.job.customer}`, endsAt: at + ANSWER_MS }),
     ]);
   });
 

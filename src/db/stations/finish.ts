@@ -7,7 +7,7 @@ import type { Db } from '../connection';
 import { put } from '../event-payload';
 import { benchEdit } from './bench';
 import { finishWaitId } from './finish-wait';
-import { endOfWait } from './waits';
+import { endOfWait, waitEdit } from './waits';
 
 export type NewFinish = { readonly finish: FinishName; readonly minutes: number; readonly plugs: number; readonly note: string };
 
@@ -21,17 +21,7 @@ export const putOnFinish = (db: Db, change: Change, f: NewFinish): Promise<Resul
     const plugs = openings === 'plugged' ? f.plugs : null;
     return ok([
       benchEdit(record, change, at, { kind: 'finish', finish: f.finish, endsAt, plugs, note: f.note, curedAt: null }),
-      put('timers', {
-        id: finishWaitId(change.eventId),
-        unitId: record.unit.id,
-        label,
-        startedAt: at,
-        endsAt,
-        personId: change.person.id,
-        ownerId: change.person.id,
-        rungAt: null,
-        doneAt: null,
-      }),
+      waitEdit(change, at, { id: finishWaitId(change.eventId), label, endsAt }),
     ]);
   });
 

@@ -13,6 +13,7 @@ import { drop, type Edit, put } from '../event-payload';
 import { lotsOf, toArticle } from '../store/catalogue';
 import { lotFor } from '../store/stock';
 import { articles } from '../tables';
+import { waitEdit } from './waits';
 
 /**
  * Sets pieces of an article aside for a unit: they leave the shelf in the same transaction, never below zero, the lot that ages first before others.
@@ -145,16 +146,7 @@ export const orderFor = (
     const timerId = `${change.eventId}-wait`;
     const label = `parts: ${o.qty > 1 ? `${o.qty} × ` : ''}${article.number}`;
     return ok([
-      put('timers', {
-        ...by,
-        id: timerId,
-        label,
-        startedAt: at,
-        endsAt: o.expectedAt,
-        ownerId: change.person.id,
-        rungAt: null,
-        doneAt: null,
-      }),
+      waitEdit(change, at, { id: timerId, label, endsAt: o.expectedAt }),
       put('orders', {
         ...by,
         id: change.eventId,

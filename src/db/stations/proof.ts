@@ -11,10 +11,9 @@ import { failedNow, openStanding, provableSince, stepsFor } from '@/core/unit/pr
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
 import type { Db } from '../connection';
-import { put } from '../event-payload';
 import { benchEdit } from './bench';
 import { reopenEdits } from './sign-off';
-import { endOfWait } from './waits';
+import { endOfWait, waitEdit } from './waits';
 
 const seenStepOf = (record: UnitRecord, stepId: string): Result<SeenStep, ChangeError> => {
   const notNow = whyNotNow('prove', routeOfUnit(record));
@@ -64,17 +63,7 @@ export const startStanding = (
     const endsAt = at + standsMs(step);
     return ok([
       benchEdit(record, change, at, { kind: 'standing', stepId: s.stepId, endsAt, startMm: s.startMm }),
-      put('timers', {
-        id: waitId(change.eventId),
-        unitId: record.unit.id,
-        label: standingWait(step),
-        startedAt: at,
-        endsAt,
-        personId: change.person.id,
-        ownerId: change.person.id,
-        rungAt: null,
-        doneAt: null,
-      }),
+      waitEdit(change, at, { id: waitId(change.eventId), label: standingWait(step), endsAt }),
     ]);
   });
 

@@ -9,7 +9,7 @@ import type { Db } from '../connection';
 import { put } from '../event-payload';
 import { rulesInForce } from '../rules';
 import { boreChangedEdits, signOffEdits } from './sign-off';
-import { endOfWait } from './waits';
+import { endOfWait, waitEdit } from './waits';
 
 export type SentOut = {
   readonly shop: string;
@@ -39,16 +39,7 @@ export const sendOut = (db: Db, change: Change, s: SentOut): Promise<Result<Chan
     const own = { unitId: record.unit.id, personId: change.person.id };
     return ok([
       put('sleevings', { id: change.eventId, ...own, ...s, sentAt: at, backAt: null }),
-      put('timers', {
-        id: `${change.eventId}-back`,
-        ...own,
-        ownerId: change.person.id,
-        label: `sleeve from ${s.shop}`,
-        startedAt: at,
-        endsAt: s.promisedAt,
-        rungAt: null,
-        doneAt: null,
-      }),
+      waitEdit(change, at, { id: `${change.eventId}-back`, label: `sleeve from ${s.shop}`, endsAt: s.promisedAt }),
     ]);
   });
 

@@ -4,6 +4,7 @@ import type { Treatment } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit } from '../change-unit';
 import type { Db } from '../connection';
 import { type Edit, put } from '../event-payload';
+import { waitEdit } from './waits';
 
 export type NewTreatment = Omit<Treatment, 'id' | 'at' | 'personId'>;
 
@@ -12,18 +13,6 @@ export const treat = (db: Db, change: Change, t: NewTreatment): Promise<Result<C
   changeUnit(db, change, (record, at) => {
     const edits: Edit[] = [put('treatments', { id: change.eventId, unitId: record.unit.id, at, personId: change.person.id, ...t })];
     if (t.result === 'waiting' && t.minutes !== null)
-      edits.push(
-        put('timers', {
-          id: `${change.eventId}-wait`,
-          unitId: record.unit.id,
-          label: METHODS[t.method].label,
-          startedAt: at,
-          endsAt: at + t.minutes * 60_000,
-          personId: change.person.id,
-          ownerId: change.person.id,
-          rungAt: null,
-          doneAt: null,
-        }),
-      );
+      edits.push(waitEdit(change, at, { id: `${change.eventId}-wait`, label: METHODS[t.method].label, endsAt: at + t.minutes * 60_000 }));
     return ok(edits);
   });

@@ -11,20 +11,31 @@ import { finishWaitId } from './finish-wait';
 /** A wait to be: what for, how long (minutes, from 1 up), and who goes and looks; the one who starts it unless somebody else is named. */
 export type NewWait = { readonly label: string; readonly minutes: number; readonly ownerId?: string | null };
 
+/** A wait that begins with a change, as an edit; whoever makes the change goes and looks, unless somebody else is named. */
+export const waitEdit = (
+  change: Change,
+  at: number,
+  w: { readonly id: string; readonly label: string; readonly endsAt: number; readonly ownerId?: string },
+): Edit =>
+  put('timers', {
+    ownerId: change.person.id,
+    ...w,
+    unitId: change.unitId,
+    startedAt: at,
+    personId: change.person.id,
+    rungAt: null,
+    doneAt: null,
+  });
+
 /** Starts a wait on a unit: a soak, a cure, an order, an answer. */
 export const startWait = (db: Db, change: Change, wait: NewWait): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, change, (record, at) =>
+  changeUnit(db, change, (_, at) =>
     ok([
-      put('timers', {
+      waitEdit(change, at, {
         id: change.eventId,
-        unitId: record.unit.id,
         label: wait.label,
-        startedAt: at,
         endsAt: at + wait.minutes * 60_000,
-        personId: change.person.id,
         ownerId: wait.ownerId ?? change.person.id,
-        rungAt: null,
-        doneAt: null,
       }),
     ]),
   );

@@ -1,6 +1,6 @@
 'use client';
 
-import { ArrowDown, ArrowUp, X } from 'lucide-react';
+import { X } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { uuidv7 } from 'uuidv7';
@@ -13,7 +13,9 @@ import { wholeParts } from '@/core/unit/drawn-parts';
 import { type SaveError, saySaveError } from '@/core/wire/save-error';
 import { SectionDrawing } from '../drawing/section-drawing';
 import { LengthField } from '../field/quantity-field';
+import { MoveButtons, moved } from '../unit/move-buttons';
 import { Scroll } from '../unit/scroll';
+import { TableHead } from '../unit/table-head';
 import { AddSlot } from './add-slot';
 import { SlotRow } from './slot-row';
 
@@ -39,12 +41,6 @@ export function VariantEditor({
   const family = familyOf(variant.base, variant);
   const faults = familyFaults(family).map(sayFamilyFault);
   const setDrawing = (news: Partial<Variant['drawing']>): void => setVariant({ ...variant, drawing: { ...drawing, ...news } });
-  const move = (at: number, by: 1 | -1): void => {
-    const next = [...slots];
-    const [slot] = next.splice(at, 1);
-    if (slot !== undefined) next.splice(at + by, 0, slot);
-    setVariant({ ...variant, slots: next });
-  };
   const remove = (slotId: string): void => {
     const { [slotId]: _, ...spans } = drawing.spans;
     const seals = drawing.seals.filter((s) => s.id !== slotId);
@@ -138,37 +134,18 @@ export function VariantEditor({
       </div>
       <Scroll label="Parts">
         <table className="w-full border-collapse bg-sheet">
-          <thead>
-            <tr>
-              {['', 'Part', 'Kind', 'Qty', 'Some', 'Parts the chambers', 'Lies from', 'to', 'Rests at', 'Travels', ''].map((h, i) => (
-                <th key={i} scope="col" className="th">
-                  {h}
-                </th>
-              ))}
-            </tr>
-          </thead>
+          <TableHead names={['', 'Part', 'Kind', 'Qty', 'Some', 'Parts the chambers', 'Lies from', 'to', 'Rests at', 'Travels', '']} />
           <tbody>
             {slots.map((slot, i) => (
               <tr key={slot.id}>
                 <td className="cell whitespace-nowrap">
-                  <button
-                    type="button"
-                    className="size-9 text-act disabled:text-line"
-                    aria-label={`${slot.name}: nearer the open end`}
-                    disabled={i === 0}
-                    onClick={() => move(i, -1)}
-                  >
-                    <ArrowUp size={18} className="mx-auto" />
-                  </button>
-                  <button
-                    type="button"
-                    className="size-9 text-act disabled:text-line"
-                    aria-label={`${slot.name}: further in`}
-                    disabled={i === slots.length - 1}
-                    onClick={() => move(i, 1)}
-                  >
-                    <ArrowDown size={18} className="mx-auto" />
-                  </button>
+                  <MoveButtons
+                    at={i}
+                    of={slots.length}
+                    earlier={`${slot.name}: nearer the open end`}
+                    later={`${slot.name}: further in`}
+                    onMove={(by) => setVariant({ ...variant, slots: [...moved(slots, i, by)] })}
+                  />
                 </td>
                 <SlotRow slot={slot} variant={variant} chambers={family.chambers} units={units} onChange={setVariant} />
                 <td className="cell">

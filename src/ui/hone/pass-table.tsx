@@ -6,6 +6,7 @@ import { sayWhen } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
 import type { BorePass } from '@/core/unit/unit-record';
 import { Scroll } from '../unit/scroll';
+import { TableHead } from '../unit/table-head';
 
 /** What was cut so far, pass by pass. */
 export function PassTable({ passes, units, now }: { readonly passes: readonly BorePass[]; readonly units: Units; readonly now: number }) {
@@ -15,15 +16,7 @@ export function PassTable({ passes, units, now }: { readonly passes: readonly Bo
       <h3 className="head mb-1">PASSES</h3>
       <Scroll label="Passes">
         <table className="w-full border-collapse bg-sheet">
-          <thead>
-            <tr>
-              {['With', 'Grit', 'Strokes', 'Turns', `Before, ${units.length}`, 'After', 'Took off', 'When'].map((h) => (
-                <th key={h} scope="col" className="th">
-                  {h}
-                </th>
-              ))}
-            </tr>
-          </thead>
+          <TableHead names={['With', 'Grit', 'Strokes', 'Turns', `Before, ${units.length}`, 'After', 'Took off', 'When']} />
           <tbody>
             {passes.map((p) => (
               <tr key={p.id}>

@@ -2,6 +2,7 @@ import type { HonePlan } from '@/core/hone/hone-plan';
 import { sayDia } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import { Scroll } from '../unit/scroll';
+import { TableHead } from '../unit/table-head';
 
 /** The stages still to cut, coarse to fine. */
 export function PlanTable({ plan, units }: { readonly plan: HonePlan; readonly units: Units }) {
@@ -9,15 +10,7 @@ export function PlanTable({ plan, units }: { readonly plan: HonePlan; readonly u
   return (
     <Scroll label="Stages">
       <table className="w-full border-collapse bg-sheet">
-        <thead>
-          <tr>
-            {['Grit', `From, ${units.length}`, 'To', 'Cuts, µm per 100 turns', 'Strokes', 'Time', 'Gauge after'].map((h) => (
-              <th key={h} scope="col" className="th">
-                {h}
-              </th>
-            ))}
-          </tr>
-        </thead>
+        <TableHead names={['Grit', `From, ${units.length}`, 'To', 'Cuts, µm per 100 turns', 'Strokes', 'Time', 'Gauge after']} />
         <tbody>
           {plan.stages.map((s, i) => (
             <tr key={s.grit} className={i === 0 ? 'bg-tint2' : ''}>

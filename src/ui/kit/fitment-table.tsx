@@ -5,6 +5,7 @@ import { sayLength, sayNominal } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import { Go } from '../shell/go';
 import { Scroll } from '../unit/scroll';
+import { TableHead } from '../unit/table-head';
 import { FindBox } from './find-box';
 import { useFind } from './use-find';
 
@@ -36,26 +37,20 @@ export function FitmentTable({
       </p>
       <Scroll label="Fitments">
         <table className="w-full border-collapse bg-sheet">
-          <thead>
-            <tr>
-              {[
-                'Machine',
-                'Years',
-                'Place',
-                'Bore',
-                `Stroke, ${units.length}`,
-                `Body, ${units.length}`,
-                `Studs, ${units.length}`,
-                'Threads',
-                'Cast',
-                'Kits',
-              ].map((h) => (
-                <th key={h} scope="col" className="th">
-                  {h}
-                </th>
-              ))}
-            </tr>
-          </thead>
+          <TableHead
+            names={[
+              'Machine',
+              'Years',
+              'Place',
+              'Bore',
+              `Stroke, ${units.length}`,
+              `Body, ${units.length}`,
+              `Studs, ${units.length}`,
+              'Threads',
+              'Cast',
+              'Kits',
+            ]}
+          />
           <tbody>
             {fitments.map((f) => (
               <tr key={f.id} className="align-top">

@@ -1,5 +1,6 @@
 import type { Fate, ImportNews } from '@/core/kit/import-record';
 import { Scroll } from '../unit/scroll';
+import { TableHead } from '../unit/table-head';
 
 const FATES: { readonly [F in Fate]: string } = { new: 'new', changed: 'changed', same: 'as it is' };
 /** Rows of a preview that are drawn; all are counted. */
@@ -48,15 +49,7 @@ export function Planned({
       </p>
       <Scroll label="What becomes of each row" className="mt-2 max-h-[28rem]">
         <table className="w-full border-collapse bg-sheet">
-          <thead>
-            <tr>
-              {['Line', '', 'Row', 'What changes'].map((h) => (
-                <th key={h} scope="col" className="th">
-                  {h}
-                </th>
-              ))}
-            </tr>
-          </thead>
+          <TableHead names={['Line', '', 'Row', 'What changes']} />
           <tbody>
             {fates.slice(0, DRAWN).map((f) => (
               <tr key={f.line}>

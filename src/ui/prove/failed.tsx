@@ -1,12 +1,13 @@
 'use client';
 
 import { useState } from 'react';
-import { WET, WET_NAMES, type Wet } from '@/core/prove/programme/seen';
+import type { Wet } from '@/core/prove/programme/seen';
 import type { Suspect } from '@/core/prove/programme/suspects';
 import { STATION_WORDS } from '@/core/route/station';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { WetPick } from './wet-pick';
 
 /** What may be behind a failed step, the likeliest first; each leads back to the station where it is put right. */
 export function Failed({
@@ -26,25 +27,15 @@ export function Failed({
   readonly open: boolean;
 }) {
   const { save, saving, acceptTheirs } = useSave(reopen, target);
-  const [wet, setWet] = useState<Wet | 'unsaid'>(seen ?? 'unsaid');
+  const [wet, setWet] = useState(seen);
   const [chosen, setChosen] = useState<string>();
-  const suspects = byWet[wet];
+  const suspects = byWet[wet ?? 'unsaid'];
   const suspect = suspects.find((s) => s.what === chosen);
   return (
     <section className="mt-3 border-t border-hair pt-2">
       <h3 className="head mb-1">WHERE TO LOOK</h3>
       <p className="mb-2">{means}</p>
-      <label className="label mb-2 w-72">
-        Where is it wet?
-        <select className="field text-ink" value={wet} onChange={(e) => setWet(WET_NAMES.find((w) => w === e.target.value) ?? 'unsaid')}>
-          <option value="unsaid">not looked yet</option>
-          {WET_NAMES.map((w) => (
-            <option key={w} value={w}>
-              {WET[w]}
-            </option>
-          ))}
-        </select>
-      </label>
+      <WetPick label="Where is it wet?" value={wet} onSay={setWet} />
       <fieldset>
         <legend className="sr-only">What may be behind it</legend>
         {suspects.map((s) => (

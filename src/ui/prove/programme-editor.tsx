@@ -1,6 +1,6 @@
 'use client';
 
-import { ArrowDown, ArrowUp, X } from 'lucide-react';
+import { X } from 'lucide-react';
 import { useState } from 'react';
 import { uuidv7 } from 'uuidv7';
 import { FAMILIES } from '@/core/family/families';
@@ -11,6 +11,7 @@ import { type Programme, STEP_KINDS, STEPS, type Step, type StepKind } from '@/c
 import type { Units } from '@/core/quantity/units';
 import type { Result } from '@/core/result';
 import { type SaveError, saySaveError } from '@/core/wire/save-error';
+import { MoveButtons, moved } from '../unit/move-buttons';
 import { StepEditor } from './step-editor';
 
 /** A family's programme, to read and to edit: the order, what must be done, every figure, why, and what a failure means. Saved as a version of its own. */
@@ -37,12 +38,6 @@ export function ProgrammeEditor({
   const [busy, setBusy] = useState(false);
   const faults = programmeFaults(family, steps);
   const cautions = programmeCautions(steps);
-  const move = (at: number, by: 1 | -1): void => {
-    const next = [...steps];
-    const [step] = next.splice(at, 1);
-    if (step !== undefined) next.splice(at + by, 0, step);
-    setSteps(next);
-  };
   const submit = async (): Promise<void> => {
     setBusy(true);
     const result = await save({ family: kind, after: programme.version, note, steps }).catch(() => undefined);
@@ -70,24 +65,13 @@ export function ProgrammeEditor({
             >
               {open && (
                 <span className="ml-auto whitespace-nowrap">
-                  <button
-                    type="button"
-                    className="size-9 text-act disabled:text-line"
-                    aria-label={`Step ${i + 1} earlier`}
-                    disabled={i === 0}
-                    onClick={() => move(i, -1)}
-                  >
-                    <ArrowUp size={18} className="mx-auto" />
-                  </button>
-                  <button
-                    type="button"
-                    className="size-9 text-act disabled:text-line"
-                    aria-label={`Step ${i + 1} later`}
-                    disabled={i === steps.length - 1}
-                    onClick={() => move(i, 1)}
-                  >
-                    <ArrowDown size={18} className="mx-auto" />
-                  </button>
+                  <MoveButtons
+                    at={i}
+                    of={steps.length}
+                    earlier={`Step ${i + 1} earlier`}
+                    later={`Step ${i + 1} later`}
+                    onMove={(by) => setSteps(moved(steps, i, by))}
+                  />
                   <button
                     type="button"
                     className="size-9 text-act"

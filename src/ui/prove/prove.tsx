@@ -1,9 +1,11 @@
 'use client';
 
+import { TriangleAlert } from 'lucide-react';
 import type { ComponentProps, ReactNode } from 'react';
+import type { UnitKind } from '@/core/family/family-name';
 import { isOver } from '@/core/prove/live-run';
 import type { BenchFill } from '@/core/prove/programme/fill-strokes';
-import { sayDoing, sayStep } from '@/core/prove/programme/say-step';
+import { cautionOf, sayDoing, sayStep } from '@/core/prove/programme/say-step';
 import { isStanding } from '@/core/prove/programme/standing';
 import { isRunStep, isSeenStep, type Programme } from '@/core/prove/programme/step';
 import type { RigSample } from '@/core/prove/rig-sample';
@@ -48,6 +50,7 @@ export type ProveActions = {
 export function Prove({
   target,
   tag,
+  family,
   units,
   programme,
   stands,
@@ -68,6 +71,7 @@ export function Prove({
 }: {
   readonly target: UnitTarget;
   readonly tag: string;
+  readonly family: UnitKind;
   readonly units: Units;
   readonly programme: Pick<Programme, 'version'>;
   readonly stands: readonly StepStand[];
@@ -91,6 +95,7 @@ export function Prove({
 }) {
   const live = useLiveRun();
   const step = here?.step;
+  const caution = step === undefined ? undefined : cautionOf(step, { name: family });
   const mine = live?.unitId === target.unitId ? live : undefined;
   const running = mine !== undefined && !isOver(mine.state) ? mine : undefined;
   const just = mine !== undefined && mine.step.id === step?.id && mine.runId !== shown?.id ? mine : undefined;
@@ -148,6 +153,11 @@ export function Prove({
             <h3 className="text-lg font-bold">{sayStep(step, units)}</h3>
             <p>{sayDoing(step, units)}</p>
             <p className="mb-3 text-ink2">{step.why}</p>
+            {open && caution !== undefined && (
+              <p className="mb-3 flex items-center gap-2">
+                <TriangleAlert size={18} className="shrink-0 text-red" aria-hidden /> {caution}
+              </p>
+            )}
             {step.kind === 'bench-fill' && fill !== undefined && (
               <p className="mb-3">
                 About <b>{fill.strokes} full strokes</b>: {sayVolume(Math.round(fill.volumeMl))} in it and the lines,{' '}

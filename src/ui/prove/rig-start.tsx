@@ -2,7 +2,6 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { uuidv7 } from 'uuidv7';
 import type { LiveRun } from '@/core/prove/live-run';
 import { isOver } from '@/core/prove/live-run';
 import type { RunStep } from '@/core/prove/programme/step';
@@ -10,6 +9,7 @@ import { tagOf } from '@/core/unit/unit-record';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { pageName } from './use-live-run';
 
 /** A unit that waits for the rig. */
 export type Waiting = { readonly unitId: string; readonly tagNo: number; readonly by: string };
@@ -54,7 +54,7 @@ export function RigStart({
           e.preventDefault();
           // The step stays in view when it has passed and another's turn has come.
           router.replace(`?step=${step.id}`);
-          void save({ stepId: step.id, shield }, uuidv7());
+          void save({ stepId: step.id, shield, holder: pageName() });
         }}
       >
         <ShieldBox shut={shield} onSay={setShield} />

@@ -1,12 +1,13 @@
 'use client';
 
 import { useState } from 'react';
-import { ANSWERS, WET, WET_NAMES, type Wet } from '@/core/prove/programme/seen';
+import { ANSWERS, type Wet } from '@/core/prove/programme/seen';
 import type { SeenStep } from '@/core/prove/programme/step';
 import { NumberField } from '../field/number-field';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { WetPick } from './wet-pick';
 
 /** The answer to a step that is seen or read: two buttons, or two readings; where it is wet, if it is. */
 export function SeenForm({
@@ -38,23 +39,7 @@ export function SeenForm({
     });
   return (
     <div className="grid gap-3">
-      {(step.kind === 'air-hold' || step.kind === 'weep') && (
-        <label className="label mb-0 w-72">
-          If it is not tight, where?
-          <select
-            className="field text-ink"
-            value={wet ?? ''}
-            onChange={(e) => setWet(WET_NAMES.find((w) => w === e.target.value) ?? null)}
-          >
-            <option value="">not said</option>
-            {WET_NAMES.map((w) => (
-              <option key={w} value={w}>
-                {WET[w]}
-              </option>
-            ))}
-          </select>
-        </label>
-      )}
+      {(step.kind === 'air-hold' || step.kind === 'weep') && <WetPick label="If it is not tight, where?" value={wet} onSay={setWet} />}
       <label className="label mb-0 max-w-md">
         Note
         <input className="field text-ink" maxLength={300} value={words} onChange={(e) => setWords(e.target.value)} />

@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
+import { uuidv7 } from 'uuidv7';
 import type { LiveRun } from '@/core/prove/live-run';
 
 /** Follows the rig's run over server-sent events; undefined while the rig is idle. The page is refreshed once a run has ended. */
@@ -11,7 +12,7 @@ export function useLiveRun(): LiveRun | undefined {
   useEffect(() => {
     let source: EventSource | undefined;
     const follow = (): void => {
-      source = new EventSource('/api/v1/rig/stream');
+      source = new EventSource(`/api/v1/rig/stream?page=${pageName()}`);
       source.onmessage = (e) => {
         const news = JSON.parse(e.data as string) as LiveRun;
         setRun((old) => (old?.runId === news.runId ? { ...news, samples: joined(old.samples, news.samples) } : news));
@@ -34,6 +35,15 @@ export function useLiveRun(): LiveRun | undefined {
   }, [router]);
   return run;
 }
+
+/** This page's own name, also when it is loaded again: the run that it starts is held by it. */
+export const pageName = (): string => {
+  const known = sessionStorage.getItem('page');
+  if (known !== null) return known;
+  const name = uuidv7();
+  sessionStorage.setItem('page', name);
+  return name;
+};
 
 /** The stream starts over after a lost line: what is sent again takes the place of what was there. */
 const joined = (old: LiveRun['samples'], news: LiveRun['samples']): LiveRun['samples'] => {

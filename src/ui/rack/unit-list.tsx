@@ -7,6 +7,7 @@ import { Silhouette } from '../drawing/silhouette';
 import { Tag } from '../drawing/tag';
 import { VerdictSign } from '../drawing/verdict-sign';
 import { Go } from '../shell/go';
+import { TableHead } from '../unit/table-head';
 
 /** Units as a table: in the shop or gone. */
 export function UnitList({ units, now, empty }: { readonly units: readonly TrayTag[]; readonly now: number; readonly empty: string }) {
@@ -14,15 +15,7 @@ export function UnitList({ units, now, empty }: { readonly units: readonly TrayT
   return (
     <div className="overflow-x-auto">
       <table className="w-full border-collapse bg-sheet">
-        <thead>
-          <tr>
-            {['Tag', '', 'Machine', 'Customer', 'Complaint', 'Bore', 'Where', 'When'].map((h) => (
-              <th key={h} scope="col" className="th">
-                {h}
-              </th>
-            ))}
-          </tr>
-        </thead>
+        <TableHead names={['Tag', '', 'Machine', 'Customer', 'Complaint', 'Bore', 'Where', 'When']} />
         <tbody>
           {units.map((u) => {
             const at = u.exitAt ?? u.dueAt;

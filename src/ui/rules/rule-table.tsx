@@ -7,6 +7,7 @@ import type { Schools } from '@/core/rules/schools';
 import type { Otherwise } from '@/core/unit/judged-otherwise';
 import { type SaveError, saySaveError } from '@/core/wire/save-error';
 import { Scroll } from '../unit/scroll';
+import { TableHead } from '../unit/table-head';
 import { Preview } from './preview';
 import { SchoolTable } from './school-table';
 
@@ -52,15 +53,7 @@ export function RuleTable({
     >
       <Scroll label="Rules">
         <table className="w-full border-collapse bg-sheet">
-          <thead>
-            <tr>
-              {['Rule', 'In force', 'Usual', 'Why'].map((h) => (
-                <th key={h} scope="col" className="th">
-                  {h}
-                </th>
-              ))}
-            </tr>
-          </thead>
+          <TableHead names={['Rule', 'In force', 'Usual', 'Why']} />
           <tbody>
             {RULE_NAMES.map((name) => (
               <tr key={name} className={changed.includes(name) ? 'bg-tint2' : ''}>

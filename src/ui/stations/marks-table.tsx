@@ -11,6 +11,7 @@ import { AngleField, DepthField, LengthField } from '../field/quantity-field';
 import { CameraButton } from '../photo/camera-button';
 import { Thumbs } from '../photo/thumbs';
 import { Scroll } from '../unit/scroll';
+import { TableHead } from '../unit/table-head';
 
 type RowActions = {
   readonly onChoose: (id: string) => void;
@@ -55,29 +56,23 @@ export function MarksTable({
     <>
       <Scroll label="Marks" className="mt-2">
         <table className="w-full border-collapse">
-          <thead>
-            <tr>
-              {[
-                'Mark',
-                'Kind',
-                `From, ${units.length}`,
-                'To',
-                'Clock',
-                'to',
-                'Deep, µm',
-                '±',
-                'Clean',
-                'Needs ⌀',
-                'Judged',
-                'Photo',
-                '',
-              ].map((h) => (
-                <th key={h} scope="col" className="th">
-                  {h}
-                </th>
-              ))}
-            </tr>
-          </thead>
+          <TableHead
+            names={[
+              'Mark',
+              'Kind',
+              `From, ${units.length}`,
+              'To',
+              'Clock',
+              'to',
+              'Deep, µm',
+              '±',
+              'Clean',
+              'Needs ⌀',
+              'Judged',
+              'Photo',
+              '',
+            ]}
+          />
           <tbody>
             {marks.slice(page * A_PAGE, (page + 1) * A_PAGE).map((m) => (
               <Row

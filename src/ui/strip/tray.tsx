@@ -19,6 +19,7 @@ import { usePhotos } from '../photo/use-photos';
 import { SaveNote } from '../save/save-note';
 import { useTray } from '../save/use-tray';
 import { Scroll } from '../unit/scroll';
+import { TableHead } from '../unit/table-head';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { AddPart, DropPart } from './add-part';
 import { Inspect } from './inspect';
@@ -61,15 +62,7 @@ export function Tray({
       <SendingNote sending={sending} />
       <Scroll label="Tray">
         <table className="w-full border-collapse bg-sheet">
-          <thead>
-            <tr>
-              {['', 'Part', 'As it came out', 'Lip', `Measured, ${units.length}`, 'Fate', 'Inspected', 'Photo', 'Note'].map((h) => (
-                <th key={h} scope="col" className="th">
-                  {h}
-                </th>
-              ))}
-            </tr>
-          </thead>
+          <TableHead names={['', 'Part', 'As it came out', 'Lip', `Measured, ${units.length}`, 'Fate', 'Inspected', 'Photo', 'Note']} />
           <tbody>
             {tray.map((part, i) => (
               <Fragment key={part.id}>

@@ -1,6 +1,8 @@
+import type { Family } from '../../family/family';
 import { pressureIn } from '../../quantity/say';
 import type { Units } from '../../quantity/units';
-import { STEPS, type Step } from './step';
+import { isRunStep, STEPS, type Step } from './step';
+import { isMaster } from './usual';
 
 const bar = (value: number, units: Units): string =>
   `${units.pressure === 'bar' ? Number(value.toFixed(1)) : pressureIn(value, units).toFixed(0)} ${units.pressure}`;
@@ -37,4 +39,13 @@ export const sayDoing = (step: Step, units: Units): string => {
     case 'weep':
       return `Filled, on clean dry paper, for ${step.hours} h: photo before and after.`;
   }
+};
+
+/** What can hurt someone at a step; undefined where nothing is pressed. @source design, domain, "Cautions" */
+export const cautionOf = (step: Step, family: Pick<Family, 'name'>): string | undefined => {
+  if (step.kind === 'air-hold') return 'Air drives a piston like a shot: pistons held in, face it into rag and wood, nobody in line.';
+  if (!isRunStep(step)) return undefined;
+  return isMaster(family)
+    ? 'The rod is held in its stroke by the rig, never by hand.'
+    : 'Pistons are clamped in: pressure drives them out like a shot.';
 };

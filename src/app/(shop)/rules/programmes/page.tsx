@@ -6,6 +6,7 @@ import { theDb } from '@/db/connection';
 import { programmeInForce } from '@/db/programmes';
 import { Go } from '@/ui/shell/go';
 import { Scroll } from '@/ui/unit/scroll';
+import { TableHead } from '@/ui/unit/table-head';
 import { unitsOf } from '../../../_server/preferences';
 
 export const metadata: Metadata = { title: 'Programmes' };
@@ -25,15 +26,7 @@ export default async function ProgrammesPage() {
       </p>
       <Scroll label="Programmes">
         <table className="w-full border-collapse bg-sheet">
-          <thead>
-            <tr>
-              {['Family', 'Version', 'Must', 'May'].map((h) => (
-                <th key={h} scope="col" className="th">
-                  {h}
-                </th>
-              ))}
-            </tr>
-          </thead>
+          <TableHead names={['Family', 'Version', 'Must', 'May']} />
           <tbody>
             {programmes.map(({ kind, programme }) => {
               const names = (need: 'must' | 'may') =>

@@ -9,6 +9,7 @@ import { LIP_WORDS, Lip } from '@/ui/drawing/lip';
 import { SectionView } from '@/ui/drawing/section-view';
 import { Go } from '@/ui/shell/go';
 import { Scroll } from '@/ui/unit/scroll';
+import { TableHead } from '@/ui/unit/table-head';
 import { familyByAddress } from '../../../../_server/family-door';
 import { unitsOf } from '../../../../_server/preferences';
 import { personOrSignIn } from '../../../../_server/who';
@@ -60,15 +61,7 @@ export default async function FamilyPage({ params }: Params) {
       )}
       <Scroll label="Parts">
         <table className="w-full border-collapse bg-sheet">
-          <thead>
-            <tr>
-              {['', 'Part', 'Kind', 'Parts', 'Lip', 'Used again', 'What to look at'].map((h) => (
-                <th key={h} scope="col" className="th">
-                  {h}
-                </th>
-              ))}
-            </tr>
-          </thead>
+          <TableHead names={['', 'Part', 'Kind', 'Parts', 'Lip', 'Used again', 'What to look at']} />
           <tbody>
             {family.slots.map((s, i) => {
               const faces = partFacing(family, { slotId: s.id, kind: s.kind });

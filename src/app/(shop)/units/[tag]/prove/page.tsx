@@ -67,6 +67,7 @@ export default stationPage('prove', async (at) => {
     <Prove
       target={at.target}
       tag={tagOf(unit)}
+      family={family.name}
       units={at.units}
       programme={{ version: programme.version }}
       stands={stands}

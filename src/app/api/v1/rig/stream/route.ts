@@ -19,7 +19,7 @@ export async function GET(request: Request): Promise<Response> {
       sent = latest.samples.length;
       latest = undefined;
     }, TELL_EVERY_MS);
-    const leave = theRig().follow((run) => {
+    const leave = theRig().follow(new URL(request.url).searchParams.get('page') ?? '', (run) => {
       latest = run;
     });
     return () => {
@@ -29,8 +29,8 @@ export async function GET(request: Request): Promise<Response> {
   });
 }
 
-const liveOf = (run: RigRun, from: number): LiveRun => ({
-  ...run.order,
+const liveOf = ({ order: { holder: _, ...order }, ...run }: RigRun, from: number): LiveRun => ({
+  ...order,
   rig: run.rig,
   speed: run.speed,
   state: run.state,
