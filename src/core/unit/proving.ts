@@ -71,14 +71,13 @@ export const openStanding = (r: Proved, stepId: string): BenchOf<'standing'> | u
   return standing !== undefined && (answered === undefined || answered.at < standing.at) ? standing : undefined;
 };
 
-/** The step whose turn it is: the first that must be done and is not, then the first that may be; undefined when all have passed. */
-export const nextStep = (stands: readonly StepStand[]): StepStand | undefined => {
-  const left = stands.filter((s) => s.stands !== 'pass');
-  return left.find((s) => s.step.need === 'must' || s.stands !== 'open') ?? left[0];
-};
+/** The step whose turn it is: the first that must be done and has not passed, or that failed; undefined when only what may be left out is left. */
+export const nextStep = (stands: readonly StepStand[]): StepStand | undefined =>
+  stands.find((s) => s.stands !== 'pass' && (s.step.need === 'must' || s.stands !== 'open'));
+
+/** What was found last. */
+export const newestStand = (stands: readonly StepStand[]): StepStand | undefined =>
+  stands.reduce<StepStand | undefined>((a, b) => (b.at !== null && (a === undefined || b.at > (a.at ?? 0)) ? b : a), undefined);
 
 /** The step that failed last, as the unit is closed up now; undefined where none does. */
-export const failedNow = (r: Proved): StepStand | undefined =>
-  provingOf(r)
-    .filter((s) => s.stands === 'fail')
-    .reduce<StepStand | undefined>((a, b) => (a === undefined || (b.at ?? 0) > (a.at ?? 0) ? b : a), undefined);
+export const failedNow = (r: Proved): StepStand | undefined => newestStand(provingOf(r).filter((s) => s.stands === 'fail'));

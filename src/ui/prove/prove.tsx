@@ -17,15 +17,22 @@ import type { BenchOf } from '@/core/unit/bench-record';
 import type { StepStand } from '@/core/unit/proving';
 import { type Photo, RUN_WAYS, type Run } from '@/core/unit/unit-record';
 import { Go } from '../shell/go';
+import { late } from '../shell/late';
 import { StationFrame } from '../unit/station-frame';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
-import type { Failed as FailedBox } from './failed';
-import { FailedLate, ResidualsLate, RunWaysLate, SeenLate, StandingLate, TraceLate } from './late-parts';
+import { Failed } from './failed';
 import type { Waiting } from './rig-start';
+import { RunWays } from './run-ways';
 import { Running } from './running';
 import { Says } from './says';
+import { SeenForm } from './seen-form';
+import type { Standing } from './standing';
 import { StepBand } from './step-band';
+import { Residuals, Trace } from './trace';
 import { useLiveRun } from './use-live-run';
+
+// Photos and their sending come with the steps that stand.
+const StandingLate = late<ComponentProps<typeof Standing>>(async () => (await import('./standing')).Standing);
 
 /** The newest run of the step that is looked at, with its trace, and those before it. */
 export type ShownRun = Pick<Run, 'id' | 'step' | 'because'> & {
@@ -83,7 +90,7 @@ export function Prove({
   readonly shown: ShownRun | undefined;
   readonly boreMm: number | null;
   readonly fill: BenchFill | undefined;
-  readonly failed: Pick<ComponentProps<typeof FailedBox>, 'byWet' | 'wet'> | undefined;
+  readonly failed: Pick<ComponentProps<typeof Failed>, 'byWet' | 'wet'> | undefined;
   readonly standing: BenchOf<'standing'> | undefined;
   /** Photos of the step since the unit was closed up. */
   readonly photos: readonly Photo[];
@@ -93,7 +100,7 @@ export function Prove({
   readonly ledger: ReactNode;
   readonly children: ReactNode;
 }) {
-  const live = useLiveRun();
+  const { run: live, line } = useLiveRun();
   const step = here?.step;
   const caution = step === undefined ? undefined : cautionOf(step, { name: family });
   const mine = live?.unitId === target.unitId ? live : undefined;
@@ -133,7 +140,7 @@ export function Prove({
           )}
           {here !== undefined && analysis !== null && here.texts.length > 1 && <p className="mt-1">{here.texts.at(-1)}</p>}
           {here !== undefined && here.stands === 'fail' && running === undefined && failed !== undefined && (
-            <FailedLate target={target} means={here.step.means} {...failed} reopen={actions.reopen} open={open} />
+            <Failed target={target} means={here.step.means} {...failed} reopen={actions.reopen} open={open} />
           )}
           {next !== undefined && next.step.id !== step?.id && running === undefined && here?.stands === 'pass' && (
             <Go className="btn mt-3 inline-flex items-center" href={`?step=${next.step.id}`}>
@@ -146,7 +153,13 @@ export function Prove({
     >
       <StepBand stands={stands} chosen={running?.step.id ?? step?.id} units={units} />
       {running !== undefined ? (
-        <Running run={running} units={units} abort={() => void actions.abort({})} holdLonger={() => void actions.holdLonger({})} />
+        <Running
+          run={running}
+          line={line}
+          units={units}
+          abort={() => void actions.abort({})}
+          holdLonger={() => void actions.holdLonger({})}
+        />
       ) : (
         step !== undefined && (
           <section className="mb-3 border border-line bg-sheet p-3" aria-label="The step">
@@ -165,7 +178,7 @@ export function Prove({
               </p>
             )}
             {open && isRunStep(step) && (
-              <RunWaysLate
+              <RunWays
                 key={step.id}
                 target={target}
                 step={step}
@@ -189,7 +202,7 @@ export function Prove({
                     note={actions.note}
                   />
                 ) : (
-                  <SeenLate key={step.id} target={target} step={step} note={actions.note} />
+                  <SeenForm key={step.id} target={target} step={step} note={actions.note} />
                 )}
               </div>
             )}
@@ -198,14 +211,14 @@ export function Prove({
       )}
       {drawn !== undefined && (
         <>
-          <TraceLate
+          <Trace
             samples={drawn.samples}
             analysis={analysis}
             step={drawn.step}
             earlier={'earlier' in drawn ? drawn.earlier : []}
             units={units}
           />
-          {analysis?.kind === 'hold' && <ResidualsLate samples={drawn.samples} analysis={analysis} step={drawn.step} />}
+          {analysis?.kind === 'hold' && <Residuals samples={drawn.samples} analysis={analysis} step={drawn.step} />}
         </>
       )}
       <RunList tag={tag} runs={runs} units={units} />

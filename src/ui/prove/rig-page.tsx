@@ -7,6 +7,7 @@ import { sayWhen } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
 import { tagOf } from '@/core/unit/unit-record';
 import { Go } from '../shell/go';
+import { LineLost } from './running';
 import { Trace } from './trace';
 import { useLiveRun } from './use-live-run';
 
@@ -26,7 +27,7 @@ export function RigPage({
   readonly abort: (input: unknown) => Promise<unknown>;
   readonly leave: (input: unknown) => Promise<unknown>;
 }) {
-  const run = useLiveRun();
+  const { run, line } = useLiveRun();
   return (
     <div className="grid gap-6 px-4 py-4 lg:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
       <section aria-label="The rig">
@@ -47,6 +48,7 @@ export function RigPage({
         </p>
         {run !== undefined && (
           <>
+            {line === 'lost' && !isOver(run.state) && <LineLost />}
             <div className="mb-3 flex items-center gap-6">
               <p className="text-[56px] leading-none font-bold">
                 {pressureIn(run.samples.at(-1)?.p ?? 0, units).toFixed(units.pressure === 'bar' ? 2 : 0)}{' '}

@@ -4,15 +4,18 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { type LiveRun, RUN_STATES } from '@/core/prove/live-run';
 import { pressureIn } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
+import type { LiveLine } from './use-live-run';
 
 /** A run as it goes on: the pressure, large; how far it is; a button to let it down, and one to have it held longer when it asks. */
 export function Running({
   run,
+  line,
   units,
   abort,
   holdLonger,
 }: {
   readonly run: LiveRun;
+  readonly line: LiveLine['line'];
   readonly units: Units;
   readonly abort: () => void;
   readonly holdLonger: () => void;
@@ -24,6 +27,7 @@ export function Running({
   const heldS = held.length === 0 ? 0 : (held.at(-1)?.t ?? 0) - (held[0]?.t ?? 0);
   return (
     <div className="mb-3 flex flex-wrap items-center gap-6">
+      {line === 'lost' && <LineLost />}
       <p className="text-[56px] leading-none font-bold" role="timer" aria-label="Pressure">
         {pressure === undefined ? '–' : pressureIn(pressure, units).toFixed(units.pressure === 'bar' ? 2 : 0)}{' '}
         <span className="text-2xl">{units.pressure}</span>
@@ -48,3 +52,10 @@ export function Running({
     </div>
   );
 }
+
+/** What is shown is old: whoever stands there looks at the rig itself. */
+export const LineLost = () => (
+  <p role="alert" className="w-full border-l-4 border-red bg-sheet px-3 py-2 text-red">
+    No line to the server: these figures stand still. The rig lets its pressure down by itself; go by its own gauge, shield shut.
+  </p>
+);

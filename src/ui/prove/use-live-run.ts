@@ -5,14 +5,20 @@ import { useEffect, useState } from 'react';
 import { uuidv7 } from 'uuidv7';
 import type { LiveRun } from '@/core/prove/live-run';
 
-/** Follows the rig's run over server-sent events; undefined while the rig is idle. The page is refreshed once a run has ended. */
-export function useLiveRun(): LiveRun | undefined {
+/** The run on the rig, undefined while it is idle; and whether what is shown still comes from it. */
+export type LiveLine = { readonly run: LiveRun | undefined; readonly line: 'up' | 'lost' };
+
+/** Follows the rig's run over server-sent events. The page is refreshed once a run has ended. */
+export function useLiveRun(): LiveLine {
   const router = useRouter();
   const [run, setRun] = useState<LiveRun>();
+  const [line, setLine] = useState<LiveLine['line']>('up');
   useEffect(() => {
     let source: EventSource | undefined;
     const follow = (): void => {
       source = new EventSource(`/api/v1/rig/stream?page=${pageName()}`);
+      source.onopen = () => setLine('up');
+      source.onerror = () => setLine('lost');
       source.onmessage = (e) => {
         const news = JSON.parse(e.data as string) as LiveRun;
         setRun((old) => (old?.runId === news.runId ? { ...news, samples: joined(old.samples, news.samples) } : news));
@@ -33,7 +39,7 @@ export function useLiveRun(): LiveRun | undefined {
       removeEventListener('pageshow', back);
     };
   }, [router]);
-  return run;
+  return { run, line };
 }
 
 /** This page's own name, also when it is loaded again: the run that it starts is held by it. */

@@ -46,6 +46,6 @@ export const cautionOf = (step: Step, family: Pick<Family, 'name'>): string | un
   if (step.kind === 'air-hold') return 'Air drives a piston like a shot: pistons held in, face it into rag and wood, nobody in line.';
   if (!isRunStep(step)) return undefined;
   return isMaster(family)
-    ? 'The rod is held in its stroke by the rig, never by hand.'
+    ? 'The rod is held by the rig or a stop, never by hand.'
     : 'Pistons are clamped in: pressure drives them out like a shot.';
 };

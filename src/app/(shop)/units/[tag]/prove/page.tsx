@@ -3,7 +3,7 @@ import { WET_NAMES, type Wet } from '@/core/prove/programme/seen';
 import { isRunStep } from '@/core/prove/programme/step';
 import { type Suspect, suspectsOf } from '@/core/prove/programme/suspects';
 import { isMaster } from '@/core/prove/programme/usual';
-import { nextStep, openStanding, provableSince, provingOf, type StepStand } from '@/core/unit/proving';
+import { newestStand, nextStep, openStanding, provableSince, provingOf, type StepStand } from '@/core/unit/proving';
 import { tagOf, type UnitRecord } from '@/core/unit/unit-record';
 import { type Db, theDb } from '@/db/connection';
 import { earlierRuns, newestRunOf } from '@/db/stations/prove';
@@ -61,7 +61,7 @@ export default stationPage('prove', async (at) => {
   const db = await theDb();
   const stands = provingOf(record);
   const next = nextStep(stands);
-  const here = stands.find((s) => s.step.id === at.asked.step) ?? next ?? stands.at(-1);
+  const here = stands.find((s) => s.step.id === at.asked.step) ?? next ?? newestStand(stands) ?? stands[0];
   const since = provableSince(record) ?? at.now;
   return (
     <Prove
