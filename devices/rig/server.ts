@@ -11,6 +11,7 @@ const SPEED = Number(process.env.EDDRIN_RIG_SPEED ?? 1);
 const SAMPLE_S = 0.1;
 const NOISE_BAR = 0.02;
 const RAMP_S = 9;
+const ROOM_C = 21.4;
 /** A quick stroke to the target and back, s. */
 const STROKE_S = 0.6;
 /** What a sensor that has gone bad adds. */
@@ -71,6 +72,8 @@ const serve = (socket: Socket): void => {
     }
   };
 
+  const tempC = (): number => ROOM_C + ((truth.warmsKPerMin ?? 0) * t) / 60;
+
   const sample = (): void => {
     if (mode.kind === 'idle' || trouble === 'freeze') return;
     t += SAMPLE_S;
@@ -81,7 +84,7 @@ const serve = (socket: Socket): void => {
     send(
       trouble === 'rubbish'
         ? { t, p: 'overload', ml: null }
-        : { t: round(t, 10), p: round(p, 1000), ml: round(chamber.mlIn, 1e5), c: round(21.4 + 0.02 * normal(), 100) },
+        : { t: round(t, 10), p: round(p, 1000), ml: round(chamber.mlIn, 1e5), c: round(tempC() + 0.02 * normal(), 100) },
     );
     if (mode.kind === 'down' && chamber.pBar < 0.2) {
       mode = { kind: 'idle' };

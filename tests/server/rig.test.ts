@@ -59,7 +59,8 @@ describe('with the stand-in rig', () => {
   beforeAll(async () => {
     const truths = { 'SQ-0002': { ...SOUND, portBlocked: true }, 'SQ-0003': { ...SOUND, chambers: { rear: { leakMlPerMinAt80: 0.4 } } } };
     const file = join(ownFolder(), 'truth.json');
-    writeFileSync(file, JSON.stringify({ ...truths, 'SQ-0004': { ...SOUND, residualBar: 0.9 } }));
+    const more = { 'SQ-0004': { ...SOUND, residualBar: 0.9 }, 'SQ-0005': { ...SOUND, warmsKPerMin: 2, volumeMl: 30 } };
+    writeFileSync(file, JSON.stringify({ ...truths, ...more }));
     rig = await startStandIn(40, file);
     process.env.EDDRIN_RIG = rig.address;
   });
@@ -185,6 +186,12 @@ describe('with the stand-in rig', () => {
     for (const chamber of ['rear', 'front'])
       outcomes.push((await states(order(hold({ chamber, holdS: 40 }), { tag: 'SQ-0003' })))[0].analysis?.outcome);
     expect(outcomes).toEqual(['fail', 'pass']);
+  });
+
+  test('a unit that warms is told with what that hides', async () => {
+    const [run] = await states(order(hold({ holdS: 60 }), { tag: 'SQ-0005' }));
+    expect(holdOf(run)?.warming?.kPerMin).toBeCloseTo(2, 1);
+    expect(holdOf(run)?.sentence).toMatch(/It warmed by 2\.0 °C a minute, which hides about 0\.04\d ml\/min/);
   });
 
   test('from the word to let it down, the rig is asked within 200 ms, and the page told', async () => {
