@@ -58,13 +58,17 @@ export function Failed({
         <button
           type="button"
           className="btn mt-2"
-          disabled={suspect === undefined || saving.kind === 'saving'}
+          disabled={suspect?.reopens == null || saving.kind === 'saving'}
           onClick={() => suspect !== undefined && void save({ station: suspect.reopens, because: suspect.what })}
         >
-          {suspect === undefined ? 'Choose what to look at first' : `Open ${STATION_WORDS[suspect.reopens]} again`}
+          {suspect === undefined
+            ? 'Choose what to look at first'
+            : suspect.reopens === null
+              ? 'Put it right and run the step again'
+              : `Open ${STATION_WORDS[suspect.reopens]} again`}
         </button>
       )}
-      {suspect !== undefined && (
+      {suspect !== undefined && suspect.reopens !== null && (
         <p className="mt-1 text-[13px] text-ink2">
           {STATION_WORDS[suspect.reopens]} and all after it are done over; what was proved does not count any more.
         </p>

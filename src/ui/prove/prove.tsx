@@ -189,7 +189,7 @@ export function Prove({
                 actions={actions}
               />
             )}
-            {open && isSeenStep(step) && (step.kind !== 'port' || here?.stands !== 'fail') && (
+            {open && isSeenStep(step) && (
               <div className={isRunStep(step) ? 'mt-3 border-t border-hair pt-3' : ''}>
                 {isStanding(step) ? (
                   <StandingLate

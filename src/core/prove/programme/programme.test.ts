@@ -153,13 +153,18 @@ describe('where a failure leads', () => {
   test('one circuit of a tandem, and nothing drips: its own two cups and no others', () => {
     const slots = suspectsOf(tandem, hold(80, 'rear'), 'nowhere').flatMap((s) => s.slots);
     expect(new Set(slots)).toEqual(new Set(['rear-primary', 'floating-rear']));
+    expect(suspectsOf(tandem, hold(80, 'rear'), 'nowhere').at(-1)?.reopens).toBeNull();
   });
   test('wet at the open end is the secondary cup’s, wet at a screw no cup’s', () => {
     expect(suspectsOf(tandem, hold(80, 'rear'), 'open-end').flatMap((s) => s.slots)).toEqual(['secondary', 'secondary']);
     expect(suspectsOf(tandem, hold(80), 'screws')).toEqual([
       { what: 'A screw, plug or washer that is not tight', slots: ['stop-screw', 'check-valves'], reopens: 'close-up' },
     ]);
-    expect(suspectsOf(FAMILIES['hard-line'], hold(80), 'screws')[0]?.what).toMatch(/union/);
+    const line = (wet: 'screws' | 'nowhere' | null) => suspectsOf(FAMILIES['hard-line'], hold(80), wet).map((s) => s.what);
+    expect(line('screws')).toEqual(['A union that is not tight']);
+    expect(line('nowhere')).toEqual([expect.stringMatching(/^The bench itself/)]);
+    expect(line(null)).toEqual(['A union that is not tight', expect.stringMatching(/^The bench itself/)]);
+    expect(suspectsOf(wheel, hold(80), 'nowhere').map((s) => s.reopens)).toEqual([null]);
   });
   test('a shut port leads to the gap first where there is one to set, and to the drilling', () => {
     expect(suspectsOf(tandem, stepOf('port'), null).map((s) => s.reopens)).toEqual(['set', 'close-up', 'clean']);

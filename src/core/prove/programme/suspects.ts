@@ -4,8 +4,8 @@ import type { Station } from '../../route/station';
 import type { Wet } from './seen';
 import type { Step } from './step';
 
-/** What may be behind a failed step: in words, where on the drawing, and the station at which it is put right. */
-export type Suspect = { readonly what: string; readonly slots: readonly string[]; readonly reopens: Station };
+/** What may be behind a failed step: in words, where on the drawing, and the station at which it is put right; null: the step is run again. */
+export type Suspect = { readonly what: string; readonly slots: readonly string[]; readonly reopens: Station | null };
 
 /** Up to here a lip holds by its own spring; above, the pressure presses it, bar. */
 const LOW_BAR = 15;
@@ -64,22 +64,30 @@ const leaks = (family: Family, step: Step & { readonly targetBar: number }, wet:
   const out = outward(family);
   const seals = [...within, ...out.filter((s) => !within.includes(s))];
   const passed = wet === 'nowhere' ? within : wet === 'open-end' ? out : seals;
-  const bore: Suspect = {
-    what: `The bore under ${passed.map((s) => s.name).join(', ')}: a pit or a score`,
-    slots: passed.map((s) => s.id),
-    reopens: 'gauge',
-  };
-  const byPressure = step.targetBar <= LOW_BAR ? [...lips(passed), bore] : [bore, ...lips(passed)];
+  const bore: readonly Suspect[] =
+    passed.length === 0
+      ? []
+      : [
+          {
+            what: `The bore under ${passed.map((s) => s.name).join(', ')}: a pit or a score`,
+            slots: passed.map((s) => s.id),
+            reopens: 'gauge',
+          },
+        ];
+  const byPressure = step.targetBar <= LOW_BAR ? [...lips(passed), ...bore] : [...bore, ...lips(passed)];
   if (wet === 'screws') return screwed(family);
-  return wet === null ? [...byPressure, ...screwed(family)] : byPressure;
+  return [...byPressure, ...(wet === null ? screwed(family) : []), ...(wet === 'open-end' ? [] : [BENCH])];
 };
+
+/** What is no fault of the unit. */
+const BENCH: Suspect = { what: 'The bench itself: its hose or union, or air that was not bled', slots: [], reopens: null };
 
 const lips = (seals: readonly Slot[]): readonly Suspect[] =>
   seals.map((s) => ({ what: `The ${s.name}: cut, turned, hardened or dirty`, slots: [s.id], reopens: 'close-up' }));
 
 const screwed = (family: Family): readonly Suspect[] => {
   const found = part('A screw, plug or washer that is not tight', family, SCREWED);
-  return found.slots.length === 0 ? [{ ...found, what: 'A union or the rig’s own hose' }] : [found];
+  return found.slots.length === 0 ? [{ ...found, what: 'A union that is not tight' }] : [found];
 };
 
 const part = (what: string, family: Family, kinds: readonly PartKind[]): Suspect => ({
