@@ -7,7 +7,7 @@ import type { Unit, UnitRecord } from '@/core/unit/unit-record';
 import type { SaveError, Stale } from '@/core/wire/save-error';
 import type { Db, Tx } from './connection';
 import { type Edit, EventPayload, type Row, TRACKED, TRACKED_NAMES, type TrackedName } from './event-payload';
-import { lastKnown } from './kept-units';
+import { keep, lastKnown } from './kept-units';
 import { loadUnit, toUnit } from './load-unit';
 import { recordAfter } from './record-after';
 import { people, unitEvents, units } from './tables';
@@ -44,7 +44,8 @@ export async function changeUnit(
 ): Promise<Result<Changed, ChangeError>> {
   // Read ahead of the turn, so that the transaction is short; inside it the version tells whether this still holds.
   const ahead = await lastKnown(db, change.unitId);
-  return db.transaction(async (tx) => {
+  let left: UnitRecord | undefined;
+  const result = await db.transaction<Result<Changed, ChangeError>>(async (tx) => {
     const [row] = await tx
       .select({
         version: units.version,
@@ -73,8 +74,12 @@ export async function changeUnit(
     const unit = { ...wanted, ...summaryOf({ ...after, unit: wanted }), version, changedAt: at };
     await tx.update(units).set(changedFields(before.unit, unit)).where(eq(units.id, change.unitId));
     await appendEvent(tx, { ...change, at }, version, [...changes, { table: 'units', id: unit.id, before: before.unit, after: unit }]);
+    left = { ...after, unit };
     return ok({ unitId: change.unitId, version });
   });
+  // Only what was committed is kept; whoever looks next need not read it again.
+  if (result.ok && left !== undefined) keep(db, left);
+  return result;
 }
 
 const changedFields = (before: Unit, after: Unit): Partial<Unit> =>

@@ -39,7 +39,8 @@ export const lastKnown = async (db: Db, unitId: string): Promise<UnitRecord | un
 /** Has every unit read again: what they all point at was changed. */
 export const forgetUnits = (db: Db): void => kept(db).clear();
 
-const keep = (db: Db, record: UnitRecord): void => {
+/** Keeps a unit as it was read, or as a change of this process left it. */
+export const keep = (db: Db, record: UnitRecord): void => {
   const all = kept(db);
   all.delete(record.unit.id);
   all.set(record.unit.id, record);

@@ -147,7 +147,7 @@ export async function loadUnit(db: Reader, unitId: string): Promise<UnitRecord |
 }
 
 /** Version of the programme that the proving of a unit was begun by, as it is closed up now; undefined: nobody has begun. */
-const begunBy = (r: Pick<UnitRecord, 'steps' | 'tray' | 'runs' | 'bench'>): number | undefined => {
+export const begunBy = (r: Pick<UnitRecord, 'steps' | 'tray' | 'runs' | 'bench'>): number | undefined => {
   const since = provableSince(r);
   if (since === undefined) return undefined;
   const run = r.runs.findLast((x) => x.startedAt >= since);

@@ -3,9 +3,12 @@ import { beforeAll, describe, expect, test } from 'vitest';
 import { databaseUrl, openDb } from '@/db/connection';
 import { unitOfTag } from '@/db/kept-units';
 import { find } from '@/db/stations/findings';
+import { reopenAfterFail } from '@/db/stations/proof';
+import { signOff } from '@/db/stations/sign-off';
 import { recordPart } from '@/db/stations/tray';
 import { undoLast } from '@/db/stations/undo';
 import { endWait, ringWait, startWait } from '@/db/stations/waits';
+import { SOUND } from '../../devices/rig/chamber';
 import { openShop, type Shop, START } from './shop';
 
 let shop: Shop;
@@ -39,6 +42,50 @@ describe('a unit that is kept', () => {
       expect(await keptOf(id)).toEqual(await shop.record(id));
     }
     expect(await keptOf(id)).toBe(await keptOf(id));
+  });
+
+  test.each(['master-tandem', 'wheel-double', 'booster'] as const)(
+    '%s: reads as the database has it, all the way from the counter to release',
+    async (family) => {
+      const id = await shop.book({ family, nominalMm: family === 'booster' ? null : 22.225 });
+      const work = shop.worker(id);
+      const { drawing } = (await shop.record(id)).family;
+      const bored = drawing !== null;
+      await keptOf(id);
+      const stages = [
+        () => work.strip(),
+        () => work.clean(),
+        ...(bored ? [() => work.gauge(), () => work.judge('sound')] : []),
+        () => work.kit(),
+        () => work.closeUp(),
+        () => work.set(),
+        () => (bored ? work.prove({ ...SOUND, leakMlPerMinAt80: 0.4 }) : work.tryByHand()),
+        ...(bored
+          ? [
+              async () => void (await reopenAfterFail(shop.db, await shop.change(id, 'reopened'), 'close-up')),
+              async () =>
+                void (await signOff(shop.db, await shop.change(id, 'signed-off'), { station: 'close-up', note: '', override: null })),
+              async () => void (await signOff(shop.db, await shop.change(id, 'signed-off'), { station: 'set', note: '', override: null })),
+              () => work.prove(SOUND),
+            ]
+          : []),
+        () => work.release(),
+      ];
+      for (const stage of stages) {
+        await stage();
+        expect(await keptOf(id)).toEqual(await shop.record(id));
+      }
+      expect((await keptOf(id))?.unit.exit).toBe('released');
+    },
+  );
+
+  test('a part between two others stands in its place', async () => {
+    const id = await shop.book();
+    await keptOf(id);
+    await shop.worker(id).addForeign('o-ring', 'O-ring behind the cup', 'left-cup', 'packed');
+    const kept = await keptOf(id);
+    expect(kept).toEqual(await shop.record(id));
+    expect(kept?.tray.at(-1)?.name).not.toBe('O-ring behind the cup');
   });
 
   test('is read again when another process changed it', async () => {
