@@ -229,24 +229,30 @@ describe('at one sound unit', () => {
   });
 });
 
-test('a lead changes a programme: what is wrong is said, a version is kept, and the units follow', async () => {
-  const lead = await openShopAs('maren-oreland', '180422');
-  const { page, hand, app } = lead;
-  await page.goto(`${app.origin}/rules/programmes/wheel-double`);
-  await shows(page, 'As delivered.');
-  await page.select('select[aria-label="Step 5: must it be done"]', 'must');
-  await hand.fill('Strokes', '0');
-  await shows(page, /Step 5, cycles, then hold.*strokes lies between 1 and 5000/);
-  await hand.fill('Strokes', '20');
-  await page.evaluate(() => (document.querySelector('button[aria-label="Step 4 earlier"]') as HTMLButtonElement).click());
-  await shows(page, 'Step 4, hold, 5 bar comes after Step 3, hold, 80 bar');
-  await page.evaluate(() => (document.querySelector('button[aria-label="Step 3 later"]') as HTMLButtonElement).click());
-  await hand.fill('Why it changes', 'two came back after a week');
-  await hand.press('Save as version 1');
-  await shows(page, /Version 1\. Units whose proving has begun.*Version 1, .*Maren Oreland: two came back after a week/);
-  const truths = JSON.parse(readFileSync(join(app.data, 'rig-truth.json'), 'utf8')) as Record<string, { settleTauS: number }>;
-  const fresh = Object.entries(truths).find(([, t]) => t.settleTauS > 50)?.[0];
-  await page.goto(`${app.origin}/units/${fresh}/prove`);
-  await shows(page, /programme, version 1.*cycles, then hold, 20 strokes, 80 bar/i);
-  await closeShop(lead);
+describe('a lead', () => {
+  let lead: AtWork;
+  beforeAll(async () => {
+    lead = await openShopAs('maren-oreland', '180422');
+  });
+  afterAll(() => closeShop(lead));
+
+  test('changes a programme: what is wrong is said, a version is kept, and the units follow', async () => {
+    const { page, hand, app } = lead;
+    await page.goto(`${app.origin}/rules/programmes/wheel-double`);
+    await shows(page, 'As delivered.');
+    await page.select('select[aria-label="Step 5: must it be done"]', 'must');
+    await hand.fill('Strokes', '0');
+    await shows(page, /Step 5, cycles, then hold.*strokes lies between 1 and 5000/);
+    await hand.fill('Strokes', '20');
+    await page.evaluate(() => (document.querySelector('button[aria-label="Step 4 earlier"]') as HTMLButtonElement).click());
+    await shows(page, 'Step 4, hold, 5 bar comes after Step 3, hold, 80 bar');
+    await page.evaluate(() => (document.querySelector('button[aria-label="Step 3 later"]') as HTMLButtonElement).click());
+    await hand.fill('Why it changes', 'two came back after a week');
+    await hand.press('Save as version 1');
+    await shows(page, /Version 1\. Units whose proving has begun.*Version 1, .*Maren Oreland: two came back after a week/);
+    const truths = JSON.parse(readFileSync(join(app.data, 'rig-truth.json'), 'utf8')) as Record<string, { settleTauS: number }>;
+    const fresh = Object.entries(truths).find(([, t]) => t.settleTauS > 50)?.[0];
+    await page.goto(`${app.origin}/units/${fresh}/prove`);
+    await shows(page, /programme, version 1.*cycles, then hold, 20 strokes, 80 bar/i);
+  });
 });
