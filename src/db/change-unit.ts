@@ -7,7 +7,7 @@ import type { Unit, UnitRecord } from '@/core/unit/unit-record';
 import type { SaveError, Stale } from '@/core/wire/save-error';
 import type { Db, Tx } from './connection';
 import { type Edit, EventPayload, type Row, TRACKED, TRACKED_NAMES, type TrackedName } from './event-payload';
-import { keep, lastKnown } from './kept-units';
+import { isStill, type KeptUnit, keep, lastKnown, programmesSaved } from './kept-units';
 import { loadUnit, toUnit } from './load-unit';
 import { recordAfter } from './record-after';
 import { people, unitEvents, units } from './tables';
@@ -44,18 +44,19 @@ export async function changeUnit(
 ): Promise<Result<Changed, ChangeError>> {
   // Read ahead of the turn, so that the transaction is short; inside it the version tells whether this still holds.
   const ahead = await lastKnown(db, change.unitId);
-  let left: UnitRecord | undefined;
+  let left: KeptUnit | undefined;
   const result = await db.transaction<Result<Changed, ChangeError>>(async (tx) => {
     const [row] = await tx
       .select({
         version: units.version,
         changedAt: units.changedAt,
+        programmes: programmesSaved,
         repeated: sql<number | null>`(select ${unitEvents.version} from ${unitEvents} where ${unitEvents.id} = ${change.eventId})`,
       })
       .from(units)
       .where(eq(units.id, change.unitId));
     if (row !== undefined && row.repeated !== null) return ok({ unitId: change.unitId, version: row.repeated });
-    const before = row?.version === ahead?.unit.version ? ahead : await loadUnit(tx, change.unitId);
+    const before = isStill(ahead, row) ? ahead.record : await loadUnit(tx, change.unitId);
     if (row === undefined || before === undefined) return fail({ code: 'no-such-unit' });
     if (before.unit.exit !== null && !AFTER_LEAVING.includes(change.kind))
       return refused(`This unit has left the shop: ${before.unit.exit}.`);
@@ -74,7 +75,7 @@ export async function changeUnit(
     const unit = { ...wanted, ...summaryOf({ ...after, unit: wanted }), version, changedAt: at };
     await tx.update(units).set(changedFields(before.unit, unit)).where(eq(units.id, change.unitId));
     await appendEvent(tx, { ...change, at }, version, [...changes, { table: 'units', id: unit.id, before: before.unit, after: unit }]);
-    left = { ...after, unit };
+    left = { record: { ...after, unit }, programmes: row.programmes };
     return ok({ unitId: change.unitId, version });
   });
   // Only what was committed is kept; whoever looks next need not read it again.

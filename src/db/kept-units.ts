@@ -1,18 +1,24 @@
-import { eq, sql } from 'drizzle-orm';
+import { count, eq, sql } from 'drizzle-orm';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import type { Db, Reader } from './connection';
 import { loadUnit } from './load-unit';
 import { prepared } from './prepared';
-import { units } from './tables';
+import { programmes, units } from './tables';
 
 const AT_MOST = 300;
 
-/** Units looked at lately, as they were read; the one looked at longest ago goes first. */
-const kept = prepared((_: Db) => new Map<string, UnitRecord>());
+/** A unit as it was last read or left by a change, and how many programmes there were then: a new one may be its own. */
+export type KeptUnit = { readonly record: UnitRecord; readonly programmes: number };
 
-const versionOfTag = prepared((db: Reader) =>
+/** Units looked at lately; the one looked at longest ago goes first. */
+const kept = prepared((_: Db) => new Map<string, KeptUnit>());
+
+/** How many programmes were ever saved, as part of another statement. */
+export const programmesSaved = sql<number>`(select count(*) from ${programmes})`;
+
+const stampOfTag = prepared((db: Reader) =>
   db
-    .select({ id: units.id, version: units.version })
+    .select({ id: units.id, version: units.version, programmes: programmesSaved })
     .from(units)
     .where(eq(units.tagNo, sql.placeholder('tagNo')))
     .prepare(),
@@ -21,28 +27,36 @@ const versionOfTag = prepared((db: Reader) =>
 /**
  * The unit of a tag; undefined when there is none. Reading all of a unit costs many times what asking for its version does, and every
  * change to what a unit owns raises its version: a record of the same version is given again. What a unit only points at (customer,
- * job, variant, kit) is never changed in place, but for the programme of a family: a new one has all units read again.
+ * job, variant, kit) is never changed in place, but for the programme of its family, which is counted.
  */
 export async function unitOfTag(db: Db, tagNo: number): Promise<UnitRecord | undefined> {
-  const [row] = await versionOfTag(db).execute({ tagNo });
+  const [row] = await stampOfTag(db).execute({ tagNo });
   if (row === undefined) return undefined;
   const known = kept(db).get(row.id);
-  const record = known?.unit.version === row.version ? known : await loadUnit(db, row.id);
-  if (record !== undefined) keep(db, record);
+  const record = isStill(known, row) ? known.record : await loadUnit(db, row.id);
+  if (record !== undefined) keep(db, { record, programmes: row.programmes });
   return record;
 }
 
-/** The unit as last read, or read now: it may have been changed since, as its version tells. */
-export const lastKnown = async (db: Db, unitId: string): Promise<UnitRecord | undefined> =>
-  kept(db).get(unitId) ?? (await loadUnit(db, unitId));
+/** Is what was kept what the database would give now? */
+export const isStill = (
+  known: KeptUnit | undefined,
+  now: { readonly version: number; readonly programmes: number } | undefined,
+): known is KeptUnit => known !== undefined && known.record.unit.version === now?.version && known.programmes === now.programmes;
 
-/** Has every unit read again: what they all point at was changed. */
-export const forgetUnits = (db: Db): void => kept(db).clear();
+/** The unit as last kept, or read now: it may have been changed since, as its stamp tells. */
+export const lastKnown = async (db: Db, unitId: string): Promise<KeptUnit | undefined> => {
+  const known = kept(db).get(unitId);
+  if (known !== undefined) return known;
+  const [saved] = await db.select({ programmes: count() }).from(programmes);
+  const record = await loadUnit(db, unitId);
+  return record === undefined ? undefined : { record, programmes: saved?.programmes ?? 0 };
+};
 
 /** Keeps a unit as it was read, or as a change of this process left it. */
-export const keep = (db: Db, record: UnitRecord): void => {
+export const keep = (db: Db, unit: KeptUnit): void => {
   const all = kept(db);
-  all.delete(record.unit.id);
-  all.set(record.unit.id, record);
+  all.delete(unit.record.unit.id);
+  all.set(unit.record.unit.id, unit);
   if (all.size > AT_MOST) all.delete(all.keys().next().value as string);
 };

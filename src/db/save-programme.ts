@@ -6,7 +6,6 @@ import { programmeFaults } from '@/core/prove/programme/check';
 import type { Step } from '@/core/prove/programme/step';
 import { fail, ok, type Result } from '@/core/result';
 import type { Db, Reader } from './connection';
-import { forgetUnits } from './kept-units';
 import { programmeInForce } from './programmes';
 import { people, programmes } from './tables';
 
@@ -41,6 +40,5 @@ export const saveProgramme = async (
     return { version };
   });
   if (saved === undefined) return fail({ code: 'refused', reasons: ['Somebody else saved this programme meanwhile: open it again.'] });
-  forgetUnits(db);
   return ok(saved);
 };
