@@ -4,8 +4,11 @@ import type { SentReading } from '@/core/bore/sent-reading';
 import { addInstrument, checkRing, checksOf, instruments, newToken, retireInstrument } from '@/db/instruments';
 import { saveGauging, saveJudgement } from '@/db/stations/bore';
 import { makersLimitOf, setMakersLimit } from '@/db/stations/makers-limit';
+import { addPhoto } from '@/db/stations/photos';
 import { layPhoto } from '@/db/stations/underlay';
 import { followGauge } from '@/ports/gauge-line';
+import { drawPhoto } from '../../demo/photo';
+import { seeded } from '../../demo/random';
 import { openShop, PEOPLE, type Shop, START } from './shop';
 
 const DAY = 86_400_000;
@@ -125,21 +128,12 @@ test('a photo is laid under the map only if it is the unit’s own, and taken aw
   const points = [0, 1, 2, 3].map((i) => ({ u: i / 4, v: i / 4, xMm: i, clockDeg: i }));
   const change = () => shop.change(unitId, 'photo-laid');
   expect((await layPhoto(shop.db, await change(), { photoId: 'another’s', points })).ok).toBe(false);
-  const { photos } = await import('@/db/tables');
-  const row = {
-    id: 'p1',
-    unitId,
-    hash: 'h',
-    caption: '',
-    at: START,
-    personId: 'tess',
-    onKind: 'unit',
-    onId: unitId,
-    phase: 'out',
-  } as const;
-  await shop.db.insert(photos).values(row);
-  await layPhoto(shop.db, await change(), { photoId: 'p1', points });
-  expect((await shop.record(unitId)).underlay).toMatchObject({ photoId: 'p1', points });
+  const taken = await shop.change(unitId, 'photo-added');
+  const bytes = await drawPhoto('bore', seeded(1));
+  await addPhoto(shop.db, taken, { caption: '', bytes, on: { kind: 'unit', id: unitId }, phase: 'out' });
+  const photoId = taken.eventId;
+  await layPhoto(shop.db, await change(), { photoId, points });
+  expect((await shop.record(unitId)).underlay).toMatchObject({ photoId, points });
   await layPhoto(shop.db, await change(), null);
   expect((await shop.record(unitId)).underlay).toBeNull();
 });

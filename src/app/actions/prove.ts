@@ -70,11 +70,14 @@ const SeenDoor = z.object({
   wet: z.enum(WET_NAMES).nullable(),
   note: z.string().trim().max(300),
 });
-export const noteSeenAction = act('bench', SeenDoor, (i, { db, person, now }) => noteSeen(db, changeOf(i, person, now, 'step-seen'), i));
+// What was seen only adds to the unit: a run that ended beside it does not clash with it.
+export const noteSeenAction = act('bench', SeenDoor, (i, { db, person, now }) =>
+  noteSeen(db, changeOf({ ...i, version: null }, person, now, 'step-seen'), i),
+);
 
 const StandDoor = z.object({ ...Target, stepId: StepId, startMm: z.number().min(-1000).max(1000).nullable() });
 export const startStandingAction = act('bench', StandDoor, (i, { db, person, now }) =>
-  startStanding(db, changeOf(i, person, now, 'stands'), i),
+  startStanding(db, changeOf({ ...i, version: null }, person, now, 'stands'), i),
 );
 
 /** Back to the station where what a failure points at is put right. */

@@ -22,7 +22,7 @@ export function SeenForm({
   readonly startMm?: number | null;
   readonly note: SaveAction;
 }) {
-  const { save, saving, acceptTheirs } = useSave(note, target);
+  const { save, saving, acceptTheirs } = useSave(note, target, 'adds');
   const [wet, setWet] = useState<Wet | null>(null);
   const [words, setWords] = useState('');
   const [from, setFrom] = useState<number | null>(startMm);

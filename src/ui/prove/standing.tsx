@@ -34,7 +34,7 @@ export function Standing({
   readonly start: SaveAction;
   readonly note: SaveAction;
 }) {
-  const { save, saving, acceptTheirs } = useSave(start, target);
+  const { save, saving, acceptTheirs } = useSave(start, target, 'adds');
   const [startMm, setStartMm] = useState<number | null>(null);
   const now = useNow(standing !== undefined);
   const before = photos.filter((p) => p.phase === 'out');
