@@ -153,10 +153,13 @@ const airBesideLeak = (samples: readonly RigSample[], leak: LawFit, rules: Rules
   return air;
 };
 
+/** What widens an interval by less does not show in its figures. */
+const TOLD_ML_PER_MIN = 0.0005;
+
 const sayHold = (a: Omit<HoldAnalysis, 'sentence'>): string => {
   const leak = `${sayFlow(a.leakMlPerMin)} ml/min (between ${sayFlow(a.leakCi[0])} and ${sayFlow(a.leakCi[1])}; limit ${sayFlow(a.limitMlPerMin)})`;
   const held = `Held ${Math.round(a.heldS)} s from ${a.fit.p0Bar.toFixed(1)} bar`;
-  const beside = `${a.spikes === 0 ? '' : ` ${a.spikes === 1 ? 'One sample' : `${a.spikes} samples`} stood out alone and ${a.spikes === 1 ? 'was' : 'were'} left out.`}${a.gapS === null ? '' : ` For ${Math.round(a.gapS)} s nothing was measured.`}${a.warming === null ? '' : sayWarming(a.warming, a.limitMlPerMin)}${a.readTo === null ? '' : ` Read to ${a.readTo.bar} bar, which alone widens the interval by ±${a.readTo.mlPerMin.toFixed(3)} ml/min.`}`;
+  const beside = `${a.spikes === 0 ? '' : ` ${a.spikes === 1 ? 'One sample' : `${a.spikes} samples`} stood out alone and ${a.spikes === 1 ? 'was' : 'were'} left out.`}${a.gapS === null ? '' : ` For ${Math.round(a.gapS)} s nothing was measured.`}${a.warming === null ? '' : sayWarming(a.warming, a.limitMlPerMin)}${a.readTo === null || a.readTo.mlPerMin < TOLD_ML_PER_MIN ? '' : ` Read to ${a.readTo.bar} bar, which alone widens the interval by ±${a.readTo.mlPerMin.toFixed(3)} ml/min.`}`;
   switch (a.outcome) {
     case 'pass':
       return `${held}: it loses ${leak}. It holds.${beside}`;

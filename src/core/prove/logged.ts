@@ -32,7 +32,8 @@ export const writtenTo = (rows: readonly LoggedRow[]): number => {
     const step = Math.abs(r.pBar - (rows[i]?.pBar ?? 0));
     return step > 1e-9 ? [step] : [];
   });
-  return steps.length === 0 ? 0 : Math.min(...steps);
+  // Differences of decimals miss their step in the last place.
+  return steps.length === 0 ? 0 : Number(Math.min(...steps).toPrecision(3));
 };
 
 /**

@@ -14,7 +14,7 @@ export const drawnParts = (r: Pick<UnitRecord, 'tray' | 'steps'>, marked: readon
     id: p.slotId,
     name: p.name,
     kind: p.kind,
-    state: marked.includes(p.slotId) ? 'marked' : partState(p, way),
+    state: marked.includes(p.slotId) && partState(p, way) !== 'absent' ? 'marked' : partState(p, way),
   }));
 };
 

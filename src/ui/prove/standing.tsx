@@ -38,7 +38,7 @@ export function Standing({
   const [startMm, setStartMm] = useState<number | null>(null);
   const now = useNow(standing !== undefined);
   const before = photos.filter((p) => p.phase === 'out');
-  const after = photos.filter((p) => p.phase === 'in' && standing !== undefined && p.at >= standing.at);
+  const after = photos.filter((p) => p.phase === 'in' && (standing === undefined || p.at >= standing.at));
   return (
     <div className="grid gap-4">
       <div className="grid max-w-md grid-cols-2 gap-4">
