@@ -4,6 +4,7 @@ import type { Material } from '@/core/bore/material';
 import type { UnitKind } from '@/core/family/family-name';
 import type { FinishName } from '@/core/finish/finish';
 import type { Station } from '@/core/route/station';
+import type { UnitState } from '../devices/rig/unit-states';
 
 /** What the bore of a demo unit is really like, and so what its judgement comes to. */
 export type BoreStory = 'sound' | 'outside' | 'oval' | 'shallow' | 'pitted' | 'deep' | 'cracked' | 'dirty';
@@ -31,8 +32,8 @@ export type Story = {
   readonly inH: number;
   readonly dueH: number;
   readonly wait?: readonly [label: string, minutes: number];
-  /** What the rig will find: leaks past a groove (found already), rubber that settles slowly, a circuit that passes into the other, a lip that holds only once it is pressed. */
-  readonly leaks?: 'groove' | 'slow' | 'bypass' | 'lip';
+  /** What the rig will find, where it is not sound; past a groove it has been found already. */
+  readonly leaks?: UnitState;
   /** What was put on it and cures, and how long ago, h. */
   readonly finish?: readonly [FinishName, hoursAgo: number];
   /** It was here before: the last of its family that left for its place on its machine. */
@@ -152,6 +153,18 @@ const ROWS: readonly Row[] = [
   [2, 'master-tandem', 14, 'cast-iron', ['sinks-slowly'], 'pitted', 'prove', 122, 3, { position: 'service brake' }],
   [1, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'sound', 'prove', 121, 6, { position: 'rear left', leaks: 'slow' }],
   [3, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'shallow', 'prove', 124, 26, { position: 'rear right', leaks: 'groove' }],
+  [
+    4,
+    'master-single',
+    13,
+    'cast-iron',
+    ['drags'],
+    'sound',
+    'prove',
+    123,
+    28,
+    { position: 'service brake', variant: 'Single master with residual valve', leaks: 'shut-port' },
+  ],
   [1, 'wheel-double', 14, 'cast-iron', ['pulls'], 'sound', 'release', 146, 5, { position: 'rear right' }],
   [5, 'master-single', 13, 'cast-iron', ['sinks-slowly'], 'shallow', 'release', 145, 9, { position: 'overrun brake' }],
   // The other families, and what comes in beside them.

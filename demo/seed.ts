@@ -21,6 +21,7 @@ import { currentVariants, type SavedVariant, saveVariant } from '@/db/stations/v
 import { startWait } from '@/db/stations/waits';
 import type { TrueBore } from '../devices/gauge/bore';
 import { SOUND, type Truth } from '../devices/rig/chamber';
+import { UNIT_STATES } from '../devices/rig/unit-states';
 import { trueBore } from './bore';
 import { FITMENTS } from './fitments';
 import { asArticle, KITS } from './kits';
@@ -39,13 +40,6 @@ const GAUGES = [
   ['Dial bore gauge 18 to 35', 6, 0.001],
   ['Three-point gauge 20 to 25', 41, -0.001],
 ] as const;
-const LEAKS: { readonly [L in NonNullable<Story['leaks']>]: Truth } = {
-  groove: { ...SOUND, leakMlPerMinAt80: 0.19 },
-  slow: { ...SOUND, leakMlPerMinAt80: 0.018, settleBar: 4.5, settleTauS: 75 },
-  bypass: { ...SOUND, chambers: { rear: { leakMlPerMinAt80: 0.22 } } },
-  lip: { ...SOUND, leakMlPerMinAt80: 0.3, law: 'lip' },
-};
-
 /** What the stand-in devices are to find, by tag. */
 export type Truths = { readonly rig: Readonly<Record<string, Truth>>; readonly gauge: Readonly<Record<string, TrueGauge>> };
 type TrueGauge = { readonly bore: TrueBore; readonly depthsMm: readonly number[] };
@@ -88,7 +82,7 @@ export async function seedDemo(db: Db, now: number, stories: readonly Story[] = 
   for (const [i, story] of byAge.entries()) {
     const record = await live(db, story, i, now, random, await currentVariants(db));
     const tag = tagOf(record.unit);
-    const truth = withValve(story.leaks === undefined ? SOUND : LEAKS[story.leaks], record);
+    const truth = withValve(story.leaks === undefined ? SOUND : { ...SOUND, ...UNIT_STATES[story.leaks].truth }, record);
     if (truth !== SOUND) rig[tag] = truth;
     const family = FAMILIES[story.family];
     if (story.sixteenths === 0 || family.drawing === null) continue;
@@ -211,7 +205,9 @@ const run = async (work: Work, story: Story, db: Db, random: Random, now: number
   else if (story.at === 'close-up' && story.unasked !== true) await work.closeUp(story.family === 'master-tandem' ? 8 : 6);
   if (past('set')) await work.set();
   if (past('prove') || story.leaks === 'groove')
-    await work.prove(story.leaks === 'groove' ? LEAKS.groove : { ...SOUND, leakMlPerMinAt80: 0.004 + random.next() * 0.012 });
+    await work.prove(
+      story.leaks === 'groove' ? { ...SOUND, ...UNIT_STATES.groove.truth } : { ...SOUND, leakMlPerMinAt80: 0.004 + random.next() * 0.012 },
+    );
   if (story.at === 'release') await work.sign();
   if (story.cause !== undefined) await work.itWas(story.cause);
   if (story.at === 'released') await work.release();

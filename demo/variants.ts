@@ -12,4 +12,7 @@ export const VARIANTS: readonly Variant[] = [
     slots.map((s) => (['dust-seal', 'piston', 'pressure-seal'].includes(s.id) ? { ...s, qty: 2 } : s)),
   ),
   variantOf(masterSingle, 'Single master without residual valve', (slots) => slots.filter((s) => s.id !== 'residual-valve')),
+  variantOf(masterSingle, 'Single master with residual valve', (slots) =>
+    slots.map((s) => (s.id === 'residual-valve' ? { ...s, optional: false } : s)),
+  ),
 ];

@@ -55,13 +55,14 @@ const seed = async () => {
 // One core makes the shop up while the other builds.
 await Promise.all([seed(), build('.next')]);
 
-const rigPort = await anyPort();
+const [rigPort, rigPanel] = [await anyPort(), await anyPort()];
 const tokenFile = join(data, 'demo-token');
 if (!existsSync(tokenFile)) writeFileSync(tokenFile, randomBytes(24).toString('base64url'), { mode: 0o600 });
 const token = process.env.EDDRIN_API_TOKEN ?? readFileSync(tokenFile, 'utf8');
 const speed = process.env.EDDRIN_RIG_SPEED ?? '6';
 start('the stand-in rig', ['--import', 'tsx', 'devices/rig/server.ts'], {
   EDDRIN_RIG_PORT: String(rigPort),
+  EDDRIN_RIG_PANEL: String(rigPanel),
   EDDRIN_RIG_SPEED: speed,
   EDDRIN_RIG_TRUTH: join(data, 'rig-truth.json'),
 });
@@ -84,7 +85,8 @@ console.log(`
   Eddrin’s demo shop is open:  http://localhost:${port}
   Names and PINs stand on its sign-in page.
   Token for /api/v1/compute:   ${token}
-  The stand-in gauge measures:  http://localhost:${gaugePort}
-  The stand-in rig runs ${speed} times as fast as a real one.
+  The stand-in gauge measures: http://localhost:${gaugePort}
+  The stand-in rig goes wrong, or finds a unit mended:  http://localhost:${rigPanel}
+  (it runs ${speed} times as fast as a real one)
   Data in ${data}. Ctrl-C stops everything.
 `);

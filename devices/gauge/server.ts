@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
-import { createServer, type IncomingMessage } from 'node:http';
 import { z } from 'zod';
 import { GRID_CLOCKS } from '@/core/bore/suggest-grid';
 import { seeded } from '../../demo/random';
+import { servePanel } from '../panel';
 import { measured, type TrueBore } from './bore';
-import { panel } from './panel';
+import { gaugePanel } from './panel';
 
 // The stand-in gauge: a panel that measures the demo units' hidden bores and posts the readings as a real gauge would.
 const { EDDRIN_GAUGE_PORT, EDDRIN_GAUGE_TRUTH, EDDRIN_GAUGE_TOKEN, EDDRIN_GAUGE_ID = 'gauge-1', EDDRIN_APP } = process.env;
@@ -40,16 +40,4 @@ const measure = async (body: unknown): Promise<string> => {
   return ((await answer.json()) as { readonly title: string }).title;
 };
 
-const bodyOf = async (request: IncomingMessage): Promise<unknown> => {
-  let text = '';
-  for await (const piece of request) text += piece;
-  return JSON.parse(text);
-};
-
-createServer(async (request, response) => {
-  if (request.method !== 'POST') return response.setHeader('content-type', 'text/html; charset=utf-8').end(panel(Object.keys(bores)));
-  const told = await bodyOf(request)
-    .then(measure)
-    .catch((error: unknown) => `It could not be measured: ${String(error)}`);
-  return response.setHeader('content-type', 'text/plain; charset=utf-8').end(told);
-}).listen(Number(EDDRIN_GAUGE_PORT));
+servePanel(Number(EDDRIN_GAUGE_PORT), () => gaugePanel(Object.keys(bores)), measure);

@@ -85,7 +85,7 @@ export const step = (c: Chamber, truth: Truth, dtS: number, pumpMlPerS: number):
 
 /** What is left of the pressure a step after the rod was let go: a blocked port or a residual valve keeps some. */
 export const letGo = (c: Chamber, truth: Truth): Chamber =>
-  fallen(c, truth.portBlocked === true ? c.pBar * 0.995 : (truth.residualBar ?? 0));
+  fallen(c, truth.portBlocked === true ? c.pBar * 0.9995 : (truth.residualBar ?? 0));
 
 /** A step after the rig's own valve was opened: nothing in the unit keeps pressure from it. */
 export const vented = (c: Chamber): Chamber => fallen(c, 0);

@@ -1,10 +1,14 @@
-import { existsSync, readFileSync } from 'node:fs';
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { createServer, type Socket } from 'node:net';
 import { createInterface } from 'node:readline';
+import { servePanel } from '../panel';
 import { type Chamber, EMPTY, inChamber, letGo, SOUND, step, type Truth, vented } from './chamber';
+import { rigPanel, TROUBLES } from './panel';
+import { isUnitState, UNIT_STATES } from './unit-states';
 
 // The stand-in for a test rig: newline-delimited JSON over TCP, as docs/devices.md describes it.
-// EDDRIN_RIG_PORT, EDDRIN_RIG_SPEED (rig seconds a second), EDDRIN_RIG_TRUTH (file of unit tags and their true states).
+// EDDRIN_RIG_PORT, EDDRIN_RIG_SPEED (rig seconds a second), EDDRIN_RIG_TRUTH (file of unit tags and their true states),
+// EDDRIN_RIG_PANEL (port of its own page; absent: none).
 
 const PORT = Number(process.env.EDDRIN_RIG_PORT ?? 7411);
 const SPEED = Number(process.env.EDDRIN_RIG_SPEED ?? 1);
@@ -24,15 +28,17 @@ type Mode =
   | ({ readonly kind: 'fill' } & Filling)
   | ({ readonly kind: 'cycle'; readonly endsT: number } & Filling);
 
-const truthOf = (tag: string): Truth => {
-  const file = process.env.EDDRIN_RIG_TRUTH;
-  const known = file !== undefined && existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as Record<string, Truth>) : {};
-  return known[tag] ?? SOUND;
-};
+const FILE = process.env.EDDRIN_RIG_TRUTH ?? '';
+const truths = (): Readonly<Record<string, Truth>> => (existsSync(FILE) ? JSON.parse(readFileSync(FILE, 'utf8')) : {});
+const truthOf = (tag: string): Truth => truths()[tag] ?? SOUND;
 
 /** What it was told to do wrong, on whichever line; it does it on all of them until told `none`. */
 let trouble: string | undefined;
 const open = new Set<Socket>();
+const misbehave = (how: string | undefined): void => {
+  trouble = how === 'none' ? undefined : how;
+  if (how === 'drop') for (const line of open) line.destroy();
+};
 
 const serve = (socket: Socket): void => {
   open.add(socket);
@@ -108,10 +114,8 @@ const serve = (socket: Socket): void => {
     else if (c.cmd === 'release') {
       mode = { kind: 'down' };
       console.log(`release asked at ${Date.now()}`);
-    } else if (c.cmd === 'misbehave') {
-      trouble = c.how === 'none' ? undefined : c.how;
-      if (c.how === 'drop') for (const line of open) line.destroy();
-    } else send({ error: `unknown command: ${JSON.stringify(c)}` });
+    } else if (c.cmd === 'misbehave') misbehave(c.how);
+    else send({ error: `unknown command: ${JSON.stringify(c)}` });
   };
   /** Nobody is left who could ask the pressure down: the rig's own valve opens by itself. */
   const alone = (): void => {
@@ -145,4 +149,24 @@ const server = createServer(serve).listen(PORT, '127.0.0.1', () => {
   const port = typeof address === 'object' && address !== null ? address.port : PORT;
   console.log(`stand-in rig on 127.0.0.1:${port}, ${SPEED}× time`);
 });
+
+type Told = { readonly how?: string; readonly unit?: string; readonly state?: string };
+const obeyPanel = ({ how = '', unit = '', state = '' }: Told): string => {
+  if (Object.hasOwn(TROUBLES, how)) {
+    misbehave(how);
+    return `From now on: ${TROUBLES[how as keyof typeof TROUBLES]}.`;
+  }
+  if (!(isUnitState(state) && /^SQ-\d{4,}$/.test(unit))) return 'Which unit? A tag looks like SQ-0412.';
+  const { residualBar } = truthOf(unit);
+  writeFileSync(FILE, JSON.stringify({ ...truths(), [unit]: { ...SOUND, residualBar, ...UNIT_STATES[state].truth } }));
+  return `${unit}: ${UNIT_STATES[state].words}. The next run finds it so.`;
+};
+const panelPort = process.env.EDDRIN_RIG_PANEL;
+if (panelPort !== undefined)
+  servePanel(
+    Number(panelPort),
+    () => rigPanel(Object.keys(truths())),
+    (body) => obeyPanel(body as Told),
+  );
+
 for (const signal of ['SIGTERM', 'SIGINT'] as const) process.on(signal, () => process.exit(0));

@@ -53,7 +53,7 @@ const byHand = async (unitId: string, stepId: string, barPerMin: number, reading
   const times = readingTimes('holdS' in step ? step.holdS : 60).slice(0, readings);
   const samples: readonly RigSample[] =
     step.kind === 'port'
-      ? goneReadings(step.targetBar, { tS: step.withinS, bar: 0.2 })
+      ? goneReadings(step.targetBar, [{ tS: step.withinS, bar: 0.2 }])
       : holdReadings(
           step,
           fill,

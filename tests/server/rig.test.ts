@@ -165,6 +165,23 @@ describe('with the stand-in rig', () => {
     expect([shut.state, shut.analysis?.outcome, (shut.samples.at(-1)?.p ?? 99) < 1]).toEqual(['finished', 'fail', true]);
   });
 
+  const tell = async (body: unknown): Promise<string> => (await fetch(rig.page, { method: 'POST', body: JSON.stringify(body) })).text();
+
+  test('its own page makes a unit what it is told, mends it, and lets the rig go wrong', async () => {
+    expect(await (await fetch(rig.page)).text()).toMatch(/<option>SQ-0002<\/option>[\s\S]*compensating port shut/);
+    const outcome = async () => (await states(order(port, { tag: 'SQ-0006' })))[0].analysis?.outcome;
+    expect(await outcome()).toBe('pass');
+    expect(await tell({ unit: 'SQ-0006', state: 'shut-port' })).toBe('SQ-0006: compensating port shut. The next run finds it so.');
+    expect(await outcome()).toBe('fail');
+    await tell({ unit: 'SQ-0006', state: 'sound' });
+    expect(await outcome()).toBe('pass');
+    expect(await tell({ unit: 'nothing', state: 'sound' })).toMatch(/^Which unit/);
+    expect(await tell({ how: 'rubbish' })).toBe('From now on: sends rubbish.');
+    expect((await states(order(port)))[0].because).toMatch(/no sample/);
+    await tell({ how: 'none' });
+    expect(await outcome()).toBe('pass');
+  });
+
   test('a residual valve is watched for its time, and what it keeps is told', async () => {
     const residual: RunStep = { ...port, id: 'r', kind: 'residual', holdS: 20, keepsMinBar: 0.4, keepsMaxBar: 1.5 } as RunStep;
     const [run] = await states(order(residual, { tag: 'SQ-0004' }));

@@ -1,4 +1,5 @@
-import type { RunStep } from './programme/step';
+import { SETTLED_S } from './gone-analysis';
+import type { RunStep, StepOf } from './programme/step';
 import type { RigSample } from './rig-sample';
 
 /** Readings that a hold by eye takes, so that the fit has the samples it needs; and the least time between two, s. */
@@ -35,8 +36,12 @@ export const holdReadings = (
 };
 const MOMENT_S = 0.1;
 
-/** What a gauge showed before and after the rod was let go. */
-export const goneReadings = (fromBar: number, after: HeldReading): readonly RigSample[] => [
+/** When a gauge is looked at after the rod was let go, s. */
+export const goneTimes = (step: StepOf<'port' | 'residual'>): readonly number[] =>
+  step.kind === 'port' ? [step.withinS] : [SETTLED_S, step.holdS];
+
+/** What a gauge showed before the rod was let go, and after. */
+export const goneReadings = (fromBar: number, after: readonly HeldReading[]): readonly RigSample[] => [
   { t: 0, p: fromBar, ml: 0, phase: 'hold' },
-  { t: after.tS, p: after.bar, ml: 0, phase: 'gone' },
+  ...after.map((h): RigSample => ({ t: h.tS, p: h.bar, ml: 0, phase: 'gone' })),
 ];

@@ -5,7 +5,7 @@ import { leakAt, SOUND, type Truth } from '../../../devices/rig/chamber';
 import { readTrace, writeTrace } from '../../csv/trace-csv';
 import { wheelDouble } from '../family/anatomy/wheel-double';
 import { STANDARD_RULES } from '../rules/rule-set';
-import { fillPressures, goneReadings, holdReadings, readingTimes } from './by-hand';
+import { fillPressures, goneReadings, goneTimes, holdReadings, readingTimes } from './by-hand';
 import { portAnalysis, residualAnalysis } from './gone-analysis';
 import { type HoldAnalysis, holdAnalysis } from './hold-analysis';
 import { type LoggedRow, loggedSamples, partsOf, writtenTo } from './logged';
@@ -93,6 +93,7 @@ describe('once the rod was let go', () => {
     ['a blocked port', { portBlocked: true }, port, 'fail', /bar stayed: the port is shut/],
     ['a valve in order', { residualBar: 0.9 }, residual, 'pass', /keeps 0\.(8|9)\d bar 60 s after it was let go: it is in order/],
     ['a valve that keeps nothing', {}, residual, 'fail', /at least 0\.4: it loses its pressure/],
+    ['a valve behind a shut port', { portBlocked: true, residualBar: 0.9 }, residual, 'fail', /would drag/],
     ['a valve that keeps too much', { residualBar: 2.2 }, residual, 'fail', /at most 1\.5: the brakes would drag/],
   ];
   test.each(truths)('%s', (_, truth, step, outcome, words) => {
@@ -105,9 +106,25 @@ describe('once the rod was let go', () => {
     expect([portAnalysis(samples, port, 0)?.outcome, portAnalysis(samples, port, 1.5)?.outcome]).toEqual(['fail', 'pass']);
   });
   test('by hand: the gauge before and after', () => {
-    expect(portAnalysis(goneReadings(10, { tS: 1, bar: 0 }), port, 0)).toMatchObject({ outcome: 'pass', goneInS: 1, fromBar: 10 });
-    expect(portAnalysis(goneReadings(10, { tS: 1, bar: 6 }), port, 0)).toMatchObject({ outcome: 'fail', goneInS: null });
-    expect(residualAnalysis(goneReadings(10, { tS: 60, bar: 0.8 }), residual)).toMatchObject({ outcome: 'pass', keptBar: 0.8 });
+    expect(portAnalysis(goneReadings(10, [{ tS: 1, bar: 0 }]), port, 0)).toMatchObject({ outcome: 'pass', goneInS: 1, fromBar: 10 });
+    expect(portAnalysis(goneReadings(10, [{ tS: 1, bar: 6 }]), port, 0)).toMatchObject({ outcome: 'fail', goneInS: null });
+    expect([goneTimes(port), goneTimes(residual)]).toEqual([[1], [5, 60]]);
+  });
+  test.each([
+    [1, 0.9, 'pass', /in order/],
+    [1.6, 1.4, 'fail', /falls slowly, as past a shut port/],
+    [6, 0.6, 'fail', /6\.00 bar after 5 s: it falls slowly/],
+    [1.4, 0.6, 'fail', /1\.40 bar after 5 s: it is still falling/],
+    [0.4, 0.3, 'fail', /loses its pressure/],
+    [7, 6.8, 'fail', /would drag/],
+  ] as const)('a residual valve that shows %d bar soon and %d bar at the end: %s', (soon, end, outcome, words) => {
+    const readings = [soon, end].map((bar, i) => ({ tS: goneTimes(residual)[i] ?? 0, bar }));
+    expect(residualAnalysis(goneReadings(10, readings), residual)).toMatchObject({
+      outcome,
+      soonBar: soon,
+      keptBar: end,
+      sentence: expect.stringMatching(words),
+    });
   });
   test('a rod that was not let go says nothing yet', () => {
     const pressed = simulate(SOUND, seeded(1), undefined, { holdS: 1 });

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { goneReadings, type HeldReading, holdReadings, readingTimes } from '@/core/prove/by-hand';
+import { goneReadings, goneTimes, type HeldReading, holdReadings, readingTimes } from '@/core/prove/by-hand';
 import type { RunStep } from '@/core/prove/programme/step';
 import { sayPressure } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
@@ -13,8 +13,6 @@ import { useNow } from '../shell/use-now';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { emptyFill, FillTable, wholeFill } from './fill-table';
 import { ShieldBox } from './rig-start';
-
-type Reading = HeldReading;
 
 /** A step without the rig: a hand pump and a dial gauge. The screen keeps time and asks for a reading when one is due; the same analysis, and as wide as the gauge was read. */
 export function ByHand({
@@ -35,17 +33,22 @@ export function ByHand({
   const [fill, setFill] = useState(() => emptyFill(step.targetBar));
   const [fromBar, setFrom] = useState<number | null>(null);
   const [startedAt, setStarted] = useState<number>();
-  const [held, setHeld] = useState<readonly Reading[]>([]);
+  const [held, setHeld] = useState<readonly HeldReading[]>([]);
   const holds = step.kind === 'hold' || step.kind === 'cycles';
-  const times = holds ? readingTimes(step.holdS) : [step.kind === 'port' ? step.withinS : step.holdS];
+  const times = holds ? readingTimes(step.holdS) : goneTimes(step);
   const whole = wholeFill(fill);
   const ready = shield && divisionBar !== null && (holds ? whole !== undefined && mlStep !== null : fromBar !== null);
   const done = held.length === times.length;
   const judge = (): void => {
-    const samples = holds ? holdReadings(step, whole ?? [], held) : goneReadings(fromBar ?? 0, held[0] ?? { tS: 1, bar: 0 });
+    const samples = holds ? holdReadings(step, whole ?? [], held) : goneReadings(fromBar ?? 0, held);
     // A dial is read to half of its division.
     const readTo = { bar: (divisionBar ?? 1) / 2, ml: holds ? (mlStep ?? 0) : 0 };
     void save({ stepId: step.id, shield, way: 'by-hand', samples, readTo }).then((r) => r.ok && again());
+  };
+  const read = (bar: number, atS: number): void => {
+    // How soon the pressure is gone is not lengthened by the time that typing takes.
+    const tS = holds ? Math.max(atS, (held.at(-1)?.tS ?? -1) + 0.1, 0) : (times[held.length] ?? atS);
+    setHeld([...held, { tS, bar }]);
   };
   const again = (): void => {
     setStarted(undefined);
@@ -82,7 +85,7 @@ export function ByHand({
         </>
       ) : (
         <>
-          <Due times={times} held={held} startedAt={startedAt} units={units} onRead={(r) => setHeld([...held, r])} />
+          <Due times={times} held={held} startedAt={startedAt} units={units} onRead={read} />
           <div className="flex flex-wrap gap-3">
             <button type="button" className="btn" disabled={!done || saving.kind === 'saving'} onClick={judge}>
               Judge these readings
@@ -108,13 +111,15 @@ function Due({
   onRead,
 }: {
   readonly times: readonly number[];
-  readonly held: readonly Reading[];
+  readonly held: readonly HeldReading[];
   readonly startedAt: number;
   readonly units: Units;
-  readonly onRead: (reading: Reading) => void;
+  /** A pressure, and the s at which its first figure was typed. */
+  readonly onRead: (bar: number, atS: number) => void;
 }) {
   const now = useNow();
   const [bar, setBar] = useState<number | null>(null);
+  const [typedAt, setTyped] = useState<number>();
   const dueS = times[held.length];
   const runS = now === undefined ? 0 : (now - startedAt) / 1000;
   if (dueS === undefined)
@@ -126,8 +131,9 @@ function Due({
   const inS = Math.ceil(dueS - runS);
   const read = (): void => {
     if (bar === null) return;
-    onRead({ tS: Math.max((Date.now() - startedAt) / 1000, (held.at(-1)?.tS ?? -1) + 0.1, 0), bar });
+    onRead(bar, ((typedAt ?? Date.now()) - startedAt) / 1000);
     setBar(null);
+    setTyped(undefined);
   };
   return (
     <form
@@ -149,7 +155,10 @@ function Due({
         say="typing"
         autoFocus
         value={bar}
-        onSay={setBar}
+        onSay={(value) => {
+          setBar(value);
+          setTyped((before) => before ?? Date.now());
+        }}
       />
       <button type="submit" className="btn" disabled={bar === null || inS > 0}>
         Read

@@ -48,7 +48,10 @@ export const suspectsOf = (family: Family, step: Step, wet: Wet | null): readonl
         { what: 'The compensating port is blocked', slots: [], reopens: 'clean' },
       ];
     case 'residual':
-      return [part('The residual valve: dirt or a nick on its seat', family, ['residual-valve'])];
+      return [
+        part('The residual valve: dirt or a nick on its seat', family, ['residual-valve']),
+        { what: 'A port that is shut, or a leak: what their own steps say comes first', slots: [], reopens: null },
+      ];
     case 'weep':
       return [...lips(outward(family)), ...screwed(family)];
     case 'air-hold':
