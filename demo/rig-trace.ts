@@ -3,6 +3,7 @@ import type { RigSample } from '@/core/prove/rig-sample';
 import { type Chamber, EMPTY, inChamber, letGo, step, type Truth } from '../devices/rig/chamber';
 import type { Random } from './random';
 
+const ROOM_C = 21.4;
 /** What the sensor adds to the truth: its noise (1σ, bar), how much of one sample's noise stays in the next (0 white), and the step of its figures. */
 export type Sensor = { readonly noiseBar: number; readonly stays: number; readonly stepBar: number };
 const USUAL: Sensor = { noiseBar: 0.02, stays: 0, stepBar: 0.001 };
@@ -55,11 +56,12 @@ class Recorder {
     const { noiseBar, stays, stepBar } = this.sensor;
     this.chamber = on(this.chamber);
     this.noise = stays * this.noise + this.random.normal(Math.sqrt(1 - stays ** 2) * noiseBar);
+    const t = Math.round(((this.samples.at(-1)?.t ?? 0) + dtS) * 10) / 10;
     this.samples.push({
-      t: Math.round(((this.samples.at(-1)?.t ?? 0) + dtS) * 10) / 10,
+      t,
       p: Math.round(Math.max(0, this.chamber.pBar + this.noise) / stepBar) * stepBar,
       ml: Math.round(this.chamber.mlIn * 1e5) / 1e5,
-      c: 21.4,
+      c: ROOM_C + ((this.truth.warmsKPerMin ?? 0) * t) / 60,
       phase,
     });
   }

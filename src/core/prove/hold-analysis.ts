@@ -8,7 +8,7 @@ import { fitLeak, type LawFit, LEAK_LAW_NAMES, leakRate } from './leak-law';
 import type { RigSample } from './rig-sample';
 import { withoutSpikes } from './spikes';
 import { fillOf, holdOf, type TracePoint } from './trace';
-import { sayWarming, warmingOf } from './warming';
+import { couldTurn, sayRising, sayWarming, warmingOf } from './warming';
 
 /** What the samples of a hold say, in one sentence and in figures. */
 export const HoldAnalysis = z.object({
@@ -68,12 +68,13 @@ export const holdAnalysis = (
   rules: Rules,
   readTo: ReadTo = FINE,
 ): HoldAnalysis | undefined => {
-  const [fill, hold] = [fillOf(samples), holdOf(samples)];
+  const hold = holdOf(samples);
   const heldS = (hold.at(-1)?.tS ?? 0) - (hold[0]?.tS ?? 0);
-  if (fill.length < 3 || hold.length < LEAST_SAMPLES || heldS < LEAST_S) return undefined;
-  const { trace, spikes } = withoutSpikes(hold);
-  const fitted = fitLeak(trace);
-  const air = airBesideLeak(samples, fitted, rules, readTo);
+  if (fillOf(samples).length < 3 || hold.length < LEAST_SAMPLES || heldS < LEAST_S) return undefined;
+  const filling = withoutSpikes(samples.filter((s) => s.phase === 'fill'));
+  const holding = withoutSpikes(samples.filter((s) => s.phase === 'hold'));
+  const fitted = fitLeak(holdOf(holding.kept));
+  const air = airBesideLeak(filling.kept, fitted, rules, readTo);
   if (!(air.complianceMlPerBar > 0)) return undefined;
   const [mlPerMin, mlPerMinSe] = [
     60 * mlPerBarAt(air.complianceMlPerBar, air.airMl, fitted.atBar),
@@ -87,14 +88,15 @@ export const holdAnalysis = (
     limitMlPerMin,
     zDecide: Z_DECIDE,
   });
+  const warming = warmingOf(samples) ?? null;
+  const turned = warming !== null && couldTurn(warming, test.outcome, test.leakCi, limitMlPerMin);
   const figures = {
     kind: 'hold' as const,
-    outcome: test.outcome,
-    because: test.because,
+    ...(turned ? { outcome: 'hold-longer' as const, because: 'temperature' } : { outcome: test.outcome, because: test.because }),
     leakMlPerMin: test.leakMlPerMin,
     leakCi: [...test.leakCi] as [number, number],
     limitMlPerMin: test.rulesUsed.limitMlPerMin,
-    needMoreS: test.needMoreS,
+    needMoreS: turned ? heldS : test.needMoreS,
     complianceMlPerBar: air.complianceMlPerBar,
     airMl: air.airMl,
     airOutcome: air.outcome,
@@ -108,9 +110,9 @@ export const holdAnalysis = (
     },
     rmsBar: test.rmsBar,
     heldS,
-    spikes,
+    spikes: filling.spikes + holding.spikes,
     gapS: longestGap(hold) ?? null,
-    warming: warmingOf(samples) ?? null,
+    warming,
     readTo: readTo.bar > 0 ? { bar: readTo.bar, mlPerMin: 1.96 * readSe } : null,
   };
   return { ...figures, sentence: sayHold(figures) };
@@ -138,9 +140,8 @@ const mlPerBarAt = (complianceMlPerBar: number, airMl: number, pBar: number): nu
   complianceMlPerBar + (airMl * ATMOSPHERE_BAR) / (pBar + ATMOSPHERE_BAR) ** 2;
 
 /** The air check of a unit that leaks: what leaked while it was filled did not press on anything, so it is taken off. Two rounds settle it: the leak rests on the compliance, and hardly. */
-const airBesideLeak = (samples: readonly RigSample[], leak: LawFit, rules: Rules, readTo: ReadTo): AirCheck => {
-  const filling = samples.filter((s) => s.phase === 'fill');
-  let air = airCheck(fillOf(samples), rules);
+const airBesideLeak = (filling: readonly RigSample[], leak: LawFit, rules: Rules, readTo: ReadTo): AirCheck => {
+  let air = airCheck(fillOf(filling), rules);
   for (let round = 0; round < 2; round++) {
     const mlPerS = leak.rBarPerS * mlPerBarAt(air.complianceMlPerBar, air.airMl, leak.atBar);
     let lost = 0;
@@ -166,12 +167,13 @@ const sayHold = (a: Omit<HoldAnalysis, 'sentence'>): string => {
     case 'fail':
       return `${held}: it loses ${leak}. It leaks.${beside}`;
     case 'hold-longer':
-      return `${held}: ${leak}. ${sayBecause(a.because)} Hold it ${Math.ceil(a.needMoreS ?? a.heldS)} s longer.${beside}`;
+      return `${held}: ${leak}. ${sayBecause(a)} Hold it ${Math.ceil(a.needMoreS ?? a.heldS)} s longer.${beside}`;
   }
 };
 
-const sayBecause = (because: string | null): string => {
-  if (because === 'rising') return 'The pressure rises: the temperature has not settled.';
-  if (because === 'still-settling') return 'The rubber is still settling.';
+const sayBecause = (a: Pick<HoldAnalysis, 'because' | 'warming' | 'limitMlPerMin'>): string => {
+  if (a.because === 'rising') return sayRising(a.warming, a.limitMlPerMin);
+  if (a.because === 'still-settling') return 'The rubber is still settling.';
+  if (a.because === 'temperature') return 'The temperature could turn the verdict.';
   return 'The interval still holds the limit.';
 };

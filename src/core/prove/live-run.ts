@@ -18,6 +18,11 @@ export type RunState = keyof typeof RUN_STATES;
 
 export const isOver = (state: RunState): boolean => state === 'finished' || state === 'aborted' || state === 'broken';
 
+/** What a gauge may show of a rig that is let down, bar. */
+const DOWN_BAR = 0.5;
+/** Did the samples of a run that is over show its pressure gone. */
+export const wasSeenDown = (samples: readonly RigSample[]): boolean => (samples.at(-1)?.p ?? Infinity) < DOWN_BAR;
+
 /** A run as a page follows it. New samples come in pieces; everything else as it stands. */
 export type LiveRun = {
   readonly runId: string;

@@ -6,6 +6,8 @@ import { STANDARD_RULES } from '../rules/rule-set';
 import { airCheck } from './air-check';
 import { holdAnalysis } from './hold-analysis';
 import { fitLeak, leakRate } from './leak-law';
+import { wasSeenDown } from './live-run';
+import type { RigSample } from './rig-sample';
 import { fillOf, holdOf } from './trace';
 
 describe('the air check', () => {
@@ -166,15 +168,21 @@ describe('leaks of every law, with every noise', () => {
 
 describe('what is told beside the leak', () => {
   const run = simulate(SOUND, seeded(5));
-  test('samples that stand out alone are left out and counted; without them the leak is as it was', () => {
-    const knocked = run.map((s, i) => (s.phase === 'hold' && i % 40 === 7 ? { ...s, p: s.p + 5 } : s));
+  const held = run.filter((s) => s.phase === 'hold');
+  test.each([
+    ['in the hold', (s: RigSample, i: number) => s.phase === 'hold' && i % 40 === 7],
+    ['on the way up too', (_: RigSample, i: number) => i % 40 === 7],
+    ['at the first and the last of the hold', (s: RigSample) => s === held[0] || s === held.at(-2)],
+  ])('samples that stand out alone %s are left out and counted; without them the leak is as it was', (_, isKnocked) => {
+    const knocked = run.map((s, i) => (isKnocked(s, i) ? { ...s, p: s.p + 8 } : s));
     const [clean, spiked] = [
       holdAnalysis(run, STANDARD_RULES.limitMlPerMin, STANDARD_RULES),
       holdAnalysis(knocked, STANDARD_RULES.limitMlPerMin, STANDARD_RULES),
     ];
     expect([clean?.spikes, spiked?.spikes]).toEqual([0, knocked.filter((s, i) => s !== run[i]).length]);
     expect(spiked?.leakMlPerMin).toBeCloseTo(clean?.leakMlPerMin ?? 0, 2);
-    expect(spiked?.sentence).toMatch(/ \d samples stood out alone and were left out\.$/);
+    expect(spiked?.complianceMlPerBar).toBeCloseTo(clean?.complianceMlPerBar ?? 0, 3);
+    expect(spiked?.sentence).toMatch(/ \d+ samples stood out alone and were left out\.$/);
   });
   test.each([
     [1, /It warmed by 1\.0 °C a minute, which hides about 0\.023 ml\/min/],
@@ -187,6 +195,30 @@ describe('what is told beside the leak', () => {
     );
     expect(analysis?.warming?.kPerMin).toBeCloseTo(kPerMin, 6);
     expect(analysis?.sentence).toMatch(words);
+  });
+  test.each([
+    ['a leak that warming hides does not pass', 0.075, 2, 'hold-longer', /could turn the verdict.*hides about 0\.046/],
+    ['a tight unit that cools does not fail', 0.02, -2, 'hold-longer', /could turn the verdict.*passes for about 0\.046/],
+    ['a leak far past the limit fails in any weather', 0.19, 2, 'fail', /It leaks\. It warmed/],
+    ['a tight unit passes while it cools a little', 0.008, -0.5, 'pass', /It holds\. It cooled/],
+    ['pressure that rises with the temperature is the temperature', 0.008, 4, 'hold-longer', /the temperature has not settled/],
+  ] as const)('%s', (_, leakMlPerMinAt80, warmsKPerMin, outcome, words) => {
+    const truth: Truth = { ...SOUND, leakMlPerMinAt80, warmsKPerMin, volumeMl: 30 };
+    const analysis = holdAnalysis(simulate(truth, seeded(5)), STANDARD_RULES.limitMlPerMin, STANDARD_RULES);
+    expect([analysis?.outcome, analysis?.sentence]).toEqual([outcome, expect.stringMatching(words)]);
+  });
+  test('pressure that rises while the temperature stands still is looked for at the sensor', () => {
+    const drifting = run.map((s) => ({ ...s, p: s.p + 0.02 * s.t }));
+    expect(holdAnalysis(drifting, STANDARD_RULES.limitMlPerMin, STANDARD_RULES)?.sentence).toMatch(
+      /the temperature does not: look at the sensor/,
+    );
+  });
+  test('pressure counts as seen to be gone only by its last sample', () => {
+    expect([wasSeenDown([]), wasSeenDown(run), wasSeenDown([...run, { t: 999, p: 0.1, ml: 0, phase: 'down' }])]).toEqual([
+      false,
+      false,
+      true,
+    ]);
   });
   test('a steady or an unknown temperature is not told', () => {
     expect(holdAnalysis(run, STANDARD_RULES.limitMlPerMin, STANDARD_RULES)?.sentence).not.toMatch(/°C/);

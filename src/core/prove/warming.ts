@@ -18,10 +18,28 @@ export const warmingOf = (samples: readonly RigSample[]): Warming | undefined =>
   return { kPerMin: perS * 60, mlPerMin: perS * 60 * USUAL_ML * GROWTH_PER_K };
 };
 
-/** Told when it passes for a fifth of the limit or more. */
-export const sayWarming = ({ kPerMin, mlPerMin }: Warming, limitMlPerMin: number): string =>
-  Math.abs(mlPerMin) < limitMlPerMin / 5
+/** Does it pass for so much of the limit that it is worth a word: a fifth or more. */
+const matters = ({ mlPerMin }: Warming, limitMlPerMin: number): boolean => Math.abs(mlPerMin) >= limitMlPerMin / 5;
+
+/** Could what the temperature hides or feigns turn a verdict: a pass that hides a leak, a failure that is none. */
+export const couldTurn = (
+  w: Warming,
+  outcome: 'pass' | 'fail' | 'hold-longer',
+  [low, high]: readonly [number, number],
+  limitMlPerMin: number,
+): boolean =>
+  matters(w, limitMlPerMin) &&
+  ((outcome === 'pass' && high + w.mlPerMin > limitMlPerMin) || (outcome === 'fail' && low + w.mlPerMin <= limitMlPerMin));
+
+/** Why pressure rises, as far as the temperature knows. */
+export const sayRising = (w: Warming | null, limitMlPerMin: number): string =>
+  w === null || matters(w, limitMlPerMin)
+    ? 'The pressure rises: the temperature has not settled.'
+    : 'The pressure rises and the temperature does not: look at the sensor, and whether the pump still feeds.';
+
+export const sayWarming = (w: Warming, limitMlPerMin: number): string =>
+  !matters(w, limitMlPerMin)
     ? ''
-    : kPerMin > 0
-      ? ` It warmed by ${kPerMin.toFixed(1)} °C a minute, which hides about ${mlPerMin.toFixed(3)} ml/min: let it settle and hold it again.`
-      : ` It cooled by ${(-kPerMin).toFixed(1)} °C a minute, which passes for about ${(-mlPerMin).toFixed(3)} ml/min: let it settle and hold it again.`;
+    : w.kPerMin > 0
+      ? ` It warmed by ${w.kPerMin.toFixed(1)} °C a minute, which hides about ${w.mlPerMin.toFixed(3)} ml/min: let it settle and hold it again.`
+      : ` It cooled by ${(-w.kPerMin).toFixed(1)} °C a minute, which passes for about ${(-w.mlPerMin).toFixed(3)} ml/min: let it settle and hold it again.`;

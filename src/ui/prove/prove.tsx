@@ -3,7 +3,7 @@
 import { TriangleAlert } from 'lucide-react';
 import type { ComponentProps, ReactNode } from 'react';
 import type { UnitKind } from '@/core/family/family-name';
-import { isOver } from '@/core/prove/live-run';
+import { isOver, wasSeenDown } from '@/core/prove/live-run';
 import type { BenchFill } from '@/core/prove/programme/fill-strokes';
 import { cautionOf, sayDoing, sayStep } from '@/core/prove/programme/say-step';
 import { isStanding } from '@/core/prove/programme/standing';
@@ -125,10 +125,15 @@ export function Prove({
         <section className="mb-4" aria-live="polite">
           <h2 className="head mb-2">{running === undefined ? 'WHAT IT SAYS' : 'WHAT THE TRACE SAYS SO FAR'}</h2>
           {drawn !== undefined && drawn.because !== '' && (
-            <p className="mb-2 border-l-4 border-red pl-3 text-red">This run does not count: {drawn.because}.</p>
+            <div className="mb-2 grid gap-1 border-l-4 border-red pl-3 text-red">
+              <p>This run does not count: {drawn.because}.</p>
+              {running === undefined && !wasSeenDown(drawn.samples) && (
+                <p className="font-bold">Nobody saw its pressure go: before anything is opened, go by the rig’s own gauge, shield shut.</p>
+              )}
+            </div>
           )}
           {analysis !== null ? (
-            <Says analysis={analysis} />
+            <Says analysis={analysis} as={drawn?.because === '' ? 'verdict' : 'until-then'} />
           ) : (
             <p className="text-ink2">
               {running !== undefined
@@ -209,7 +214,7 @@ export function Prove({
           </section>
         )
       )}
-      {drawn !== undefined && (
+      {drawn !== undefined && drawn.samples.length > 1 && (
         <>
           <Trace
             samples={drawn.samples}
@@ -234,7 +239,7 @@ function RunList({ tag, runs, units }: { readonly tag: string; readonly runs: re
       {runs.toReversed().map((r) => (
         <li key={r.id} className="border-b border-hair py-1">
           {sayWhen(r.startedAt, Date.now())}: {sayStep(r.step, units)}, {RUN_WAYS[r.way]}: {r.state}
-          {r.outcome === null ? '' : `, ${r.outcome === 'hold-longer' ? 'hold longer' : r.outcome}`}
+          {r.outcome === null || r.because !== '' ? '' : `, ${r.outcome === 'hold-longer' ? 'hold longer' : r.outcome}`}
           <span className="text-ink2">{r.because === '' ? '' : ` (${r.because})`}</span>{' '}
           <a className="font-bold text-act" href={`/api/v1/units/${tag}/runs/${r.id}/trace.csv`} download>
             CSV

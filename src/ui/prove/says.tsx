@@ -8,20 +8,29 @@ const HEADLINES: { readonly [K in RunAnalysis['kind']]: { readonly [O in RunAnal
   residual: { pass: 'The valve keeps', fail: 'The valve is out', 'hold-longer': '' },
 };
 
-/** What a run says: one word, its figures, the sentence. */
-export function Says({ analysis: a }: { readonly analysis: RunAnalysis }) {
+const figureOf = (a: RunAnalysis): string => {
+  switch (a.kind) {
+    case 'hold':
+      return `, ${sayFlow(a.leakMlPerMin)} ml/min`;
+    case 'port':
+      return a.goneInS === null ? '' : `, gone in ${a.goneInS.toFixed(1)} s`;
+    case 'residual':
+      return `, ${a.keptBar.toFixed(2)} bar`;
+  }
+};
+
+/** What a run says: one word, its figures, the sentence. @param as what a run that does not count said until then is no verdict */
+export function Says({ analysis: a, as }: { readonly analysis: RunAnalysis; readonly as: 'verdict' | 'until-then' }) {
   return (
     <div>
-      <p className="text-[24px] leading-tight font-bold" data-testid="run-verdict">
-        {HEADLINES[a.kind][a.outcome]}
-        {a.kind === 'hold'
-          ? `, ${sayFlow(a.leakMlPerMin)} ml/min`
-          : a.kind === 'port'
-            ? a.goneInS === null
-              ? ''
-              : `, gone in ${a.goneInS.toFixed(1)} s`
-            : `, ${a.keptBar.toFixed(2)} bar`}
-      </p>
+      {as === 'until-then' ? (
+        <p className="font-bold">Until then:</p>
+      ) : (
+        <p className="text-[24px] leading-tight font-bold" data-testid="run-verdict">
+          {HEADLINES[a.kind][a.outcome]}
+          {figureOf(a)}
+        </p>
+      )}
       {a.kind === 'hold' ? <Hold analysis={a} /> : <p>{a.sentence}</p>}
     </div>
   );
