@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { sayDate, sayFullDate, saySpan, sayUntil, sayWhen } from './say-time';
+import { sayWait } from './say-wait';
 
 const at = (day: number, hour: number, minute = 0): number => new Date(2026, 10, day, hour, minute).getTime();
 const NOW = at(25, 9);
@@ -31,6 +32,14 @@ describe('how long', () => {
     [53 * 60 * MINUTE, '2 d 5 h'],
     [-70 * MINUTE, '1 h 10'],
   ])('%d ms: %s', (ms, text) => expect(saySpan(ms)).toBe(text));
+
+  test.each([
+    [90_000, '0:02'],
+    [60_000, '60 s'],
+    [400, '1 s'],
+    [0, 'over now'],
+    [-90_000, 'over by 0:02'],
+  ])('a wait with %d ms left: %s', (left, text) => expect(sayWait(NOW + left, NOW)).toBe(text));
 
   test('until', () => expect(sayUntil(NOW + 90_000, NOW)).toBe('for 0:02 more'));
 });

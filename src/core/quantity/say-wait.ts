@@ -1,7 +1,9 @@
 import { saySpan } from './say-time';
 
-/** How a wait stands: how long it still runs, or by how much it is late. @param endsAt, now ms since 1970 */
+const MINUTE_MS = 60_000;
+
+/** How a wait stands: how long it still runs, its last minute in seconds, or by how much it is late. @param endsAt, now ms since 1970 */
 export const sayWait = (endsAt: number, now: number): string => {
-  if (endsAt > now) return saySpan(endsAt - now);
-  return now - endsAt < 60_000 ? 'over now' : `over by ${saySpan(now - endsAt)}`;
+  if (endsAt > now) return endsAt - now <= MINUTE_MS ? `${Math.ceil((endsAt - now) / 1000)} s` : saySpan(endsAt - now);
+  return now - endsAt < MINUTE_MS ? 'over now' : `over by ${saySpan(now - endsAt)}`;
 };

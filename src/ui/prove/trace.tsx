@@ -4,6 +4,7 @@ import { fitCurve } from '@/core/prove/leak-law';
 import type { RunStep } from '@/core/prove/programme/step';
 import type { RigSample } from '@/core/prove/rig-sample';
 import type { RunAnalysis } from '@/core/prove/run-analysis';
+import { withoutSpikes } from '@/core/prove/spikes';
 import { holdOf, traceWindow } from '@/core/prove/trace';
 import { pressureIn } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
@@ -26,7 +27,8 @@ export function Trace({
   readonly units: Units;
 }) {
   const { of, shown, fromT, spanS } = traceWindow(samples, step);
-  const ps = shown.map((s) => s.p);
+  // What stands out alone in a hold is cut off, so that the fall is seen.
+  const ps = (of === 'hold' ? withoutSpikes(shown).kept : shown).map((s) => s.p);
   const [low, high] = [Math.min(...ps, Infinity), Math.max(...ps, 0)];
   const pad = Math.max(0.15, (high - low) * 0.1);
   const x = scaleLinear([0, spanS], [LEFT, WIDTH - 14]);
