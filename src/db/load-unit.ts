@@ -178,6 +178,7 @@ export const toSetAside = ({ unitId: _, ...bag }: Row<'bags'>): SetAside => ({
   items: BagItems.parse(bag.items),
   findings: Findings.parse(bag.findings),
   kept: Kept.parse(bag.kept),
+  spoilt: Kept.parse(bag.spoilt),
 });
 export const toIdentity = ({ unitId: _, ...i }: Row<'identities'>): Identity => ({ ...i, measured: MeasuredDoor.parse(i.measured) });
 export const toPart = ({ unitId: _, ...part }: Row<'parts'>): TrayPart => TrayPartDoor.parse(part);

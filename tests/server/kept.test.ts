@@ -4,7 +4,6 @@ import { databaseUrl, openDb } from '@/db/connection';
 import { unitOfTag } from '@/db/kept-units';
 import { find } from '@/db/stations/findings';
 import { reopenAfterFail } from '@/db/stations/proof';
-import { signOff } from '@/db/stations/sign-off';
 import { recordPart } from '@/db/stations/tray';
 import { undoLast } from '@/db/stations/undo';
 import { endWait, ringWait, startWait } from '@/db/stations/waits';
@@ -62,10 +61,10 @@ describe('a unit that is kept', () => {
         () => (bored ? work.prove({ ...SOUND, leakMlPerMinAt80: 0.4 }) : work.tryByHand()),
         ...(bored
           ? [
-              async () => void (await reopenAfterFail(shop.db, await shop.change(id, 'reopened'), 'close-up')),
               async () =>
-                void (await signOff(shop.db, await shop.change(id, 'signed-off'), { station: 'close-up', note: '', override: null })),
-              async () => void (await signOff(shop.db, await shop.change(id, 'signed-off'), { station: 'set', note: '', override: null })),
+                void (await reopenAfterFail(shop.db, await shop.change(id, 'reopened'), 'A screw, plug or washer that is not tight')),
+              () => work.closeUp(),
+              () => work.set(),
               () => work.prove(SOUND),
             ]
           : []),

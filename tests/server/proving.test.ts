@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { piecesOf } from '@/core/close-up/piece';
 import { FAMILIES } from '@/core/family/families';
 import { fillPressures, goneReadings, holdReadings, readingTimes } from '@/core/prove/by-hand';
 import type { Seen } from '@/core/prove/programme/seen';
@@ -11,18 +12,22 @@ import type { RigSample } from '@/core/prove/rig-sample';
 import { travellerOf } from '@/core/release/traveller';
 import type { Result } from '@/core/result';
 import type { TrayPart } from '@/core/strip/tray-door';
+import { shortOf } from '@/core/unit/facts-of';
 import { keptBarOf, nextStep, provingOf, stepsFor } from '@/core/unit/proving';
 import { stationPicture } from '@/core/unit/station-picture';
 import type { ChangeError } from '@/db/change-unit';
 import { unitOfTag } from '@/db/kept-units';
 import { programmeInForce } from '@/db/programmes';
 import { programmeVersions, saveProgramme } from '@/db/save-programme';
+import { setAside, spoilPiece } from '@/db/stations/kit';
 import { addPhoto } from '@/db/stations/photos';
 import { noteSeen, reopenAfterFail, startStanding } from '@/db/stations/proof';
 import { breakLostRuns, earlierRuns, newestRunOf, startRun, storeRun } from '@/db/stations/prove';
 import { leaveRigQueue, queueForRig, rigQueued } from '@/db/stations/rig-queue';
 import { openWaits } from '@/db/stations/waits';
+import { lotFindings } from '@/db/store/findings';
 import { runPieces } from '@/db/tables';
+import { must } from '../../demo/must';
 import { drawPhoto } from '../../demo/photo';
 import { seeded } from '../../demo/random';
 import { SOUND } from '../../devices/rig/chamber';
@@ -131,25 +136,50 @@ describe('step by step', () => {
 describe('a failed step leads back', () => {
   test('to the stations that it names, by whoever proves; the drawing shows where', async () => {
     const unitId = await shop.at('prove');
-    const back = async (station: 'gauge' | 'strip' | 'close-up', note = 'x') =>
-      reopenAfterFail(shop.db, await shop.change(unitId, 'reopened', PEOPLE.tech, { note }), station);
-    expect(reasons(await back('gauge'))).toEqual(['No step of its programme fails now.']);
+    const back = async (what: string) => reopenAfterFail(shop.db, await shop.change(unitId, 'reopened', PEOPLE.tech, { note: what }), what);
+    expect(reasons(await back('The left cup: cut, turned, hardened or dirty'))).toEqual(['No step of its programme fails now.']);
     await shop.worker(unitId).prove({ ...SOUND, leakMlPerMinAt80: 0.4 });
     expect(await stands(unitId)).toMatchObject({ 'low-hold': 'pass', hold: 'fail' });
     expect(new Set(stationPicture(await shop.record(unitId), 'prove').marked)).toEqual(new Set(['left-cup', 'right-cup', 'bleed-screw']));
     expect(stationPicture(await shop.record(unitId), 'prove', 'low-hold').marked).toEqual([]);
-    expect(reasons(await back('strip'))[0]).toMatch(/a lead can reopen any/);
-    expect((await back('close-up')).ok).toBe(true);
+    expect(reasons(await back('The weather'))[0]).toMatch(/a lead can reopen any/);
+    expect(reasons(await back('The bench itself: its hose or union, or air that was not bled'))[0]).toMatch(/run the step again/);
+    expect((await back('The left cup: cut, turned, hardened or dirty')).ok).toBe(true);
     const reopened = await shop.record(unitId);
     expect([reopened.unit.station, reopened.steps.some((s) => s.station === 'kit')]).toEqual(['close-up', true]);
-    // Closed up again with nothing changed, the failure stands until it is proved again.
+    // It comes out, with what is in its way, and no more.
+    const out = reopened.tray.filter((p) => p.found === 'present' && p.goesIn === null).map((p) => p.slotId);
+    expect(out).toEqual(['left-boot', 'left-piston', 'left-cup']);
     expect(new Set(Object.values(await stands(unitId)).filter((s) => s !== 'pass'))).toEqual(new Set(['open']));
+  });
+
+  test('a new cup that is found cut is put away, and another is asked for at Kit; its bag says so, its lot does not', async () => {
+    const unitId = await shop.at('prove');
+    const cup = `${unitId}-left-cup`;
+    const spoil = async () => spoilPiece(shop.db, await shop.change(unitId, 'piece-spoilt'), cup);
+    await shop.worker(unitId).prove({ ...SOUND, leakMlPerMinAt80: 0.4 });
+    expect(reasons(await spoil())).toEqual(['The left cup is said to be in: take it out first.']);
+    const what = 'The left cup: cut, turned, hardened or dirty';
+    await reopenAfterFail(shop.db, await shop.change(unitId, 'reopened'), what);
+    expect((await spoil()).ok).toBe(true);
+    const record = await shop.record(unitId);
+    expect([record.unit.station, shortOf(record).map((n) => [n.kind, n.qty])]).toEqual(['kit', [['cup', 1]]]);
+    const [bag] = record.setAside;
+    expect(bag?.spoilt).toEqual([{ item: 0, qty: 1 }]);
+    expect((await lotFindings(shop.db)).filter((f) => f.lotId === bag?.lotId)).toEqual([]);
+    // Only one new cup is left, so the other place has none until another kit is there.
+    await must(setAside(shop.db, await shop.change(unitId, 'kit-set-aside'), { articleId: bag?.articleId ?? '', qty: 1 }));
+    const second = await shop.record(unitId);
+    expect(shortOf(second)).toEqual([]);
+    const from = [...piecesOf(second)].flatMap(([slot, p]) => (slot.endsWith('-cup') && p.kind === 'bag' ? [p.bag.id] : []));
+    expect(new Set(from)).toEqual(new Set(second.setAside.map((b) => b.id)));
   });
 
   test('to the bore: it comes apart again, and nothing that was proved counts', async () => {
     const unitId = await shop.at('prove');
     await shop.worker(unitId).prove({ ...SOUND, leakMlPerMinAt80: 0.4 });
-    await reopenAfterFail(shop.db, await shop.change(unitId, 'reopened'), 'gauge');
+    const score = 'The bore under left cup, right cup: a pit or a score';
+    expect((await reopenAfterFail(shop.db, await shop.change(unitId, 'reopened'), score)).ok).toBe(true);
     const record = await shop.record(unitId);
     expect([record.unit.station, record.tray.every((p) => p.goesIn === null)]).toEqual(['gauge', true]);
     expect(provingOf(record).every((s) => s.stands === 'open')).toBe(true);

@@ -67,6 +67,7 @@ const ASKS: { readonly [A in Exclude<keyof typeof actions, 'signInAction' | 'sig
   saveRulesAction: 'rules',
   setAsideAction: 'kit',
   putBackAction: 'kit',
+  spoilPieceAction: 'bench',
   openBagAction: 'kit',
   measureNeedAction: 'kit',
   orderForAction: 'kit',

@@ -5,7 +5,7 @@ import { Findings } from '@/core/kit/bag-door';
 import { MeasuredDoor } from '@/core/kit/identify-door';
 import { DimsDoor } from '@/core/kit/kit-door';
 import { identifyUnit } from '@/db/stations/identity';
-import { keepSurplus, measureNeed, openBag, orderFor, putBack, reuseOld, setAside } from '@/db/stations/kit';
+import { keepSurplus, measureNeed, openBag, orderFor, putBack, reuseOld, setAside, spoilPiece } from '@/db/stations/kit';
 import { act } from '../_server/act';
 import { changeOf, Id, Target } from '../_server/change-of';
 
@@ -17,6 +17,11 @@ export const setAsideAction = act(
 export const putBackAction = act('kit', z.object({ ...Target, bagId: Id }), (i, { db, person, now }) =>
   putBack(db, changeOf(i, person, now, 'kit-put-back'), i.bagId),
 );
+/** A new piece that is nicked or cut is put away, and another asked for. */
+export const spoilPieceAction = act('bench', z.object({ ...Target, partId: Id, name: z.string().max(80) }), (i, { db, person, now }) =>
+  spoilPiece(db, changeOf(i, person, now, 'piece-spoilt', i.name), i.partId),
+);
+
 export const openBagAction = act('kit', z.object({ ...Target, bagId: Id, findings: Findings }), (i, { db, person, now }) =>
   openBag(db, changeOf(i, person, now, 'kit-opened'), i),
 );

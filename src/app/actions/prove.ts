@@ -4,7 +4,6 @@ import { z } from 'zod';
 import { WET_NAMES } from '@/core/prove/programme/seen';
 import { ReadRunDoor } from '@/core/prove/read-run-door';
 import { fail, ok } from '@/core/result';
-import { STATIONS } from '@/core/route/station';
 import { tagOf } from '@/core/unit/unit-record';
 import { loadUnit } from '@/db/load-unit';
 import { noteSeen, reopenAfterFail, startStanding } from '@/db/stations/proof';
@@ -81,10 +80,8 @@ export const startStandingAction = act('bench', StandDoor, (i, { db, person, now
 );
 
 /** Back to the station where what a failure points at is put right. */
-export const reopenAfterFailAction = act(
-  'bench',
-  z.object({ ...Target, station: z.enum(STATIONS), because: Note }),
-  (i, { db, person, now }) => reopenAfterFail(db, changeOf(i, person, now, 'reopened', `${i.station}: ${i.because}`), i.station),
+export const reopenAfterFailAction = act('bench', z.object({ ...Target, what: Note }), (i, { db, person, now }) =>
+  reopenAfterFail(db, changeOf(i, person, now, 'reopened', i.what), i.what),
 );
 
 export const queueForRigAction = act('bench', z.object({ unitId: Id }), async (i, { db, person, now }) => {

@@ -20,6 +20,24 @@ export const reallyIn = (items: readonly BagItem[], findings: readonly BagFindin
   ...findings.flatMap((f) => (f.what === 'extra' ? [{ kind: f.kind, name: f.name, qty: f.qty, dims: f.dims }] : [])),
 ];
 
+/** Pieces of one place that a bag still has: without what was missing, kept for the store, or spoilt. */
+export const leftIn = (
+  bag: {
+    readonly items: readonly BagItem[];
+    readonly qty: number;
+    readonly findings: readonly BagFinding[];
+    readonly kept: readonly Taken[];
+    readonly spoilt: readonly Taken[];
+  },
+  place: number,
+): number => {
+  const gone = [...bag.findings.filter((f) => f.what === 'missing'), ...bag.kept, ...bag.spoilt];
+  return (bag.items[place]?.qty ?? 0) * bag.qty - gone.reduce((sum, g) => sum + (g.item === place ? g.qty : 0), 0);
+};
+
+/** Pieces that were taken out of a bag for another end than this unit, by their place in its list. */
+export type Taken = { readonly item: number; readonly qty: number };
+
 /** The one place that words what was found in a bag. */
 export const sayFinding = (items: readonly BagItem[], f: BagFinding, sayDims: (dims: Dims) => string): string => {
   switch (f.what) {

@@ -125,6 +125,7 @@ const record = (): UnitRecord => {
         openedBy: null,
         findings: [],
         kept: [],
+        spoilt: [],
         items: [{ kind: 'cup', qty: 2, name: 'cup', dims: { boreMm: 22.225 } }],
       },
     ],

@@ -21,6 +21,7 @@ export const EVENT_KINDS = {
   'kit-set-aside': 'kit set aside',
   'kit-put-back': 'kit put back',
   'kit-opened': 'kit opened',
+  'piece-spoilt': 'new piece spoilt',
   'kit-kept': 'surplus kept for the store',
   'parts-ordered': 'parts ordered',
   identified: 'identified',

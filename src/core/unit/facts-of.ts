@@ -7,7 +7,7 @@ import { type Contact, contactsOf, NO_TOUCH } from '../fluid/contact';
 import { statedRubbers } from '../fluid/rubber';
 import type { BagItem } from '../kit/article';
 import { assignItems } from '../kit/assign';
-import { reallyIn } from '../kit/bag';
+import { leftIn, reallyIn } from '../kit/bag';
 import type { Need } from '../kit/need';
 import { needsOf } from '../kit/needs-of';
 import { checkValveFound } from '../pedal-end/booster';
@@ -128,15 +128,15 @@ export const summaryOf = (
   };
 };
 
-/** What a bag set aside gives: as the catalogue says until it is opened, then as it is; without what was kept for the store. */
+/** What a bag set aside gives: as the catalogue says until it is opened, then as it is; without what was kept for the store or spoilt. */
 export const inBag = (s: SetAside): readonly BagItem[] => {
   const all = s.items.map((item) => ({ ...item, qty: item.qty * s.qty }));
-  return reallyIn(all, [...s.findings, ...s.kept.map((k) => ({ what: 'missing' as const, ...k }))]);
+  return reallyIn(all, [...s.findings, ...[...s.kept, ...s.spoilt].map((k) => ({ what: 'missing' as const, ...k }))]);
 };
 
 /** Pieces of the bags set aside that no need of the unit takes. */
 export const spareIn = (r: UnitRecord): readonly { readonly bagId: string; readonly item: number; readonly qty: number }[] => {
-  const pieces = r.setAside.flatMap((s) => s.items.map((item, at) => ({ bagId: s.id, item: at, of: { ...item, qty: leftOf(s, at) } })));
+  const pieces = r.setAside.flatMap((s) => s.items.map((item, at) => ({ bagId: s.id, item: at, of: { ...item, qty: leftIn(s, at) } })));
   const assigned = assignItems(
     needsOf(r.family, r.tray, r.unit.geometry?.nominalMm ?? null),
     pieces.map((p) => p.of),
@@ -146,11 +146,6 @@ export const spareIn = (r: UnitRecord): readonly { readonly bagId: string; reado
     return qty > 0 ? [{ bagId, item, qty }] : [];
   });
 };
-const leftOf = (s: SetAside, item: number): number =>
-  (s.items[item]?.qty ?? 0) * s.qty -
-  s.findings.reduce((sum, f) => sum + (f.what === 'missing' && f.item === item ? f.qty : 0), 0) -
-  s.kept.reduce((sum, k) => sum + (k.item === item ? k.qty : 0), 0);
-
 /** Needs that the bags set aside do not cover, with how many pieces of each are short. */
 export const shortOf = (r: UnitRecord): readonly Need[] => {
   const needs = needsOf(r.family, r.tray, r.unit.geometry?.nominalMm ?? null);

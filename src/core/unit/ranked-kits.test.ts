@@ -120,6 +120,7 @@ describe('a unit and the bags set aside for it', () => {
     openedBy: null,
     findings: [],
     kept: [],
+    spoilt: [],
     ...more,
   });
   const unit = (...setAside: readonly SetAside[]) =>

@@ -11,7 +11,7 @@ import type { Geometry } from '../family/geometry';
 import type { HonePass } from '../hone/cutting-rate';
 import type { Drive, Tool } from '../hone/drive';
 import type { BagItem } from '../kit/article';
-import type { BagFinding } from '../kit/bag';
+import type { BagFinding, Taken } from '../kit/bag';
 import type { Measured } from '../kit/feature';
 import type { Dims } from '../kit/need';
 import type { Programme, RunStep } from '../prove/programme/step';
@@ -111,7 +111,9 @@ export type SetAside = {
   readonly openedBy: string | null;
   readonly findings: readonly BagFinding[];
   /** Pieces that were kept as sundries, by the item's place. */
-  readonly kept: readonly { readonly item: number; readonly qty: number }[];
+  readonly kept: readonly Taken[];
+  /** Pieces that were spoilt on their way in. */
+  readonly spoilt: readonly Taken[];
 };
 /** Which fitment a unit is taken to be, and what was measured to tell. */
 export type Identity = {

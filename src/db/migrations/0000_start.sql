@@ -234,6 +234,7 @@ CREATE TABLE `bags` (
 	`opened_by` text,
 	`findings` text NOT NULL,
 	`kept` text NOT NULL,
+	`spoilt` text NOT NULL,
 	FOREIGN KEY (`unit_id`) REFERENCES `units`(`id`) ON UPDATE no action ON DELETE no action,
 	FOREIGN KEY (`article_id`) REFERENCES `articles`(`id`) ON UPDATE no action ON DELETE no action
 );

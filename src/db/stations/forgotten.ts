@@ -4,9 +4,10 @@ import type { PartKind } from '@/core/family/part-kind';
 import { ok, type Result } from '@/core/result';
 import { usualFate } from '@/core/strip/tray';
 import type { TrayPart } from '@/core/strip/tray-door';
+import type { UnitRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
 import type { Db } from '../connection';
-import { drop, put } from '../event-payload';
+import { drop, type Edit, put } from '../event-payload';
 import { lyingBehind } from './tray';
 
 /** A part found on the bench after it was said to be in: one of the tray, or one that was never on its list. */
@@ -32,7 +33,6 @@ const foundOnBench = (part: TrayPart): TrayPart => ({
 /** A forgotten part is found: it and what stands in its way come out again, and just the stations that those bear on are open again. */
 export const findForgotten = (db: Db, change: Change, f: Forgotten): Promise<Result<Changed, ChangeError>> =>
   changeUnit(db, change, (record) => {
-    const unitId = record.unit.id;
     if (record.tray.every((p) => p.goesIn === null)) return refused('Nothing has been put in yet.');
     const added = f.what === 'listed' ? undefined : lyingBehind(record.tray, f);
     if (added !== undefined && !added.ok) return added;
@@ -40,10 +40,17 @@ export const findForgotten = (db: Db, change: Change, f: Forgotten): Promise<Res
     if (part === undefined) return refused('There is no such part on this tray.');
     if (part.goesIn === null && f.what === 'listed') return refused(`The ${part.name} is not in yet: it has its turn at Close up.`);
     const tray = added === undefined ? record.tray : [...record.tray, part].sort((a, b) => a.seq - b.seq);
-    const out: readonly TrayPart[] = [...inTheWay(record.family, tray, part).filter((p) => p.goesIn !== null), part];
-    return ok([
-      ...out.map((p) => put('parts', { ...p, goesIn: null, inAt: null, fastened: null, unitId })),
-      ...reopenedByParts(record.family, out).map((s) => drop('steps', `${unitId}-${s}`)),
-      ...record.signatures.map((s) => drop('signatures', s.id)),
-    ]);
+    return ok(takenOutEdits(record, tray, [part]));
   });
+
+/** Parts come out again with all that stands in their way; the stations that those bear on are open again, and the signatures fall. */
+export const takenOutEdits = (record: UnitRecord, tray: readonly TrayPart[], parts: readonly TrayPart[]): readonly Edit[] => {
+  const unitId = record.unit.id;
+  const inside = parts.flatMap((part) => inTheWay(record.family, tray, part)).filter((p) => p.goesIn !== null);
+  const out = [...new Set([...inside, ...parts])];
+  return [
+    ...out.map((p) => put('parts', { ...p, goesIn: null, inAt: null, fastened: null, unitId })),
+    ...reopenedByParts(record.family, out).map((s) => drop('steps', `${unitId}-${s}`)),
+    ...record.signatures.map((s) => drop('signatures', s.id)),
+  ];
+};

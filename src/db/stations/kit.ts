@@ -1,4 +1,5 @@
 import { eq } from 'drizzle-orm';
+import { piecesOf } from '@/core/close-up/piece';
 import { PART_KINDS } from '@/core/family/part-kind';
 import { type BagItem, lotsFor } from '@/core/kit/article';
 import type { BagFinding } from '@/core/kit/bag';
@@ -6,7 +7,7 @@ import { fitOf } from '@/core/kit/fit';
 import type { Dims } from '@/core/kit/need';
 import { ok, type Result } from '@/core/result';
 import { spareIn } from '@/core/unit/facts-of';
-import type { SetAside } from '@/core/unit/unit-record';
+import type { SetAside, UnitRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
 import type { Db, Tx } from '../connection';
 import { drop, type Edit, put } from '../event-payload';
@@ -61,6 +62,7 @@ export const setAside = (
             openedBy: null,
             findings: [],
             kept: [],
+            spoilt: [],
           }),
         ];
       }),
@@ -88,17 +90,32 @@ export const openBag = (
     if (bag === undefined) return refused('That is not set aside for this unit.');
     const nowhere = opened.findings.filter((f) => f.what !== 'extra' && bag.items[f.item] === undefined);
     if (nowhere.length > 0) return refused('A part is told that the catalogue does not name in this bag.');
-    return ok([
-      put('bags', {
-        ...bag,
-        unitId: record.unit.id,
-        openedAt: at,
-        openedBy: change.person.id,
-        items: [...bag.items],
-        kept: [...bag.kept],
-        findings: [...opened.findings],
-      }),
-    ]);
+    return ok([putBag(record, { ...bag, openedAt: at, openedBy: change.person.id, findings: opened.findings })]);
+  });
+
+const putBag = ({ unit }: UnitRecord, bag: SetAside): Edit =>
+  put('bags', {
+    ...bag,
+    unitId: unit.id,
+    items: [...bag.items],
+    findings: [...bag.findings],
+    kept: [...bag.kept],
+    spoilt: [...bag.spoilt],
+  });
+
+/**
+ * A new piece was nicked or cut on its way in, or is found so when it comes out: it is not fitted, and Kit is open again until another is set aside.
+ * The lot it came from is not to blame.
+ */
+export const spoilPiece = (db: Db, change: Change, partId: string): Promise<Result<Changed, ChangeError>> =>
+  changeUnit(db, { ...change, restsOn: [partId] }, (record) => {
+    const part = record.tray.find((p) => p.id === partId);
+    if (part === undefined) return refused('There is no such part on this tray.');
+    if (part.goesIn !== null) return refused(`The ${part.name} is said to be in: take it out first.`);
+    const piece = piecesOf(record).get(part.slotId);
+    if (piece?.kind !== 'bag') return refused(`No new ${part.name} is set aside for this unit.`);
+    const spoilt = [...piece.bag.spoilt, { item: piece.place - 1, qty: part.qty }];
+    return ok([putBag(record, { ...piece.bag, spoilt }), drop('steps', `${record.unit.id}-kit`)]);
   });
 
 /** A dimension of a part that is to be replaced, measured on the tray after strip: it decides which kit fits. */
@@ -176,11 +193,10 @@ export const keepSurplus = (
     const sundry = (await sundryLike(tx, item)) ?? (await newSundry(tx, bag, k.item, at));
     const lot = await lotFor(tx, { id: change.eventId, at }, { articleId: sundry, lot: bag.lotCode, expiresAt: bag.expiresAt });
     if (!lot.ok) return lot;
-    const kept = [...bag.kept, { item: k.item, qty: k.qty }];
     const move = { articleId: sundry, lotId: lot.value, unitId: null, qty: k.qty, reason: 'kept' as const, note: `from ${bag.number}` };
     return ok([
       put('stockMoves', { ...move, id: `${change.eventId}-kept`, at, personId: change.person.id }),
-      put('bags', { ...bag, unitId: record.unit.id, findings: [...bag.findings], items: [...bag.items], kept }),
+      putBag(record, { ...bag, kept: [...bag.kept, { item: k.item, qty: k.qty }] }),
     ]);
   });
 

@@ -1,17 +1,17 @@
-import { judgeSeen, type Seen } from '@/core/prove/programme/seen';
+import { judgeSeen, type Seen, WET_NAMES } from '@/core/prove/programme/seen';
 import { isStanding, standingWait, standsMs } from '@/core/prove/programme/standing';
 import { isSeenStep, type SeenStep } from '@/core/prove/programme/step';
 import { suspectsOf } from '@/core/prove/programme/suspects';
 import { saySpan } from '@/core/quantity/say-time';
 import { ok, type Result } from '@/core/result';
 import { whyNotNow } from '@/core/route/route';
-import type { Station } from '@/core/route/station';
 import { routeOfUnit } from '@/core/unit/facts-of';
 import { failedNow, openStanding, provableSince, stepsFor } from '@/core/unit/proving';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
 import type { Db } from '../connection';
 import { benchEdit } from './bench';
+import { takenOutEdits } from './forgotten';
 import { reopenEdits } from './sign-off';
 import { endOfWait, waitEdit } from './waits';
 
@@ -73,14 +73,19 @@ const hasPhoto = (record: UnitRecord, stepId: string, phase: 'out' | 'in', since
   record.photos.some((p) => p.onKind === 'proof' && p.onId === stepId && p.phase === phase && p.at >= since);
 
 /**
- * A failed step leads back: the station where what is behind it is put right opens again, and all after it.
- * Whoever proves may do that, to a station that the failure names; for anything else there is a lead.
+ * A failed step leads back to what is suspected: where parts are, they come out at Close up with all that stands in their way; else its station opens again, and all after it.
+ * Whoever proves may do that, to what the failure names; for anything else there is a lead.
+ * @param what the suspect in its words
  */
-export const reopenAfterFail = (db: Db, change: Change, station: Station): Promise<Result<Changed, ChangeError>> =>
+export const reopenAfterFail = (db: Db, change: Change, what: string): Promise<Result<Changed, ChangeError>> =>
   changeUnit(db, change, (record) => {
     const now = failedNow(record);
     if (now === undefined) return refused('No step of its programme fails now.');
-    if (!suspectsOf(record.family, now.step, null).some((s) => s.reopens === station))
-      return refused('What failed does not lead to that station; a lead can reopen any.');
-    return reopenEdits(record, station);
+    const named = [null, ...WET_NAMES].flatMap((wet) => suspectsOf(record.family, now.step, wet)).find((s) => s.what === what);
+    if (named === undefined) return refused('What failed does not lead there; a lead can reopen any station.');
+    if (named.reopens === null) return refused('Nothing of the unit is opened for that: put it right, and run the step again.');
+    const parts = record.tray.filter((p) => p.goesIn !== null && named.slots.includes(p.slotId));
+    return named.reopens === 'close-up' && parts.length > 0
+      ? ok(takenOutEdits(record, record.tray, parts))
+      : reopenEdits(record, named.reopens);
   });

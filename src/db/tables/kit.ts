@@ -88,6 +88,8 @@ export const bags = sqliteTable(
     findings: text({ mode: 'json' }).notNull(),
     /** Pieces of it that were kept as sundries, by the item's place. */
     kept: text({ mode: 'json' }).notNull(),
+    /** Pieces that were spoilt on their way in, by the item's place; their lot is not to blame. */
+    spoilt: text({ mode: 'json' }).notNull(),
   },
   (t) => [index('bags_unit').on(t.unitId), index('bags_lot').on(t.lotId)],
 );

@@ -31,6 +31,7 @@ export type CloseUpActions = {
   readonly noteTorque: SaveAction;
   readonly findForgotten: SaveAction;
   readonly startWait: SaveAction;
+  readonly spoilPiece: SaveAction;
 };
 
 /** The tray going back in, the order of stripping reversed: what touches what, then part by part, then stroked by hand. */
@@ -109,6 +110,7 @@ export function CloseUp({
                 step={step}
                 photos={photos.filter((x) => x.onKind === 'part' && x.onId === now.id)}
                 noteTorque={actions.noteTorque}
+                spoilPiece={actions.spoilPiece}
                 busy={saving.kind === 'saving'}
                 put={(news) => put(step, now, news)}
               />

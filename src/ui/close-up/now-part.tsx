@@ -7,6 +7,8 @@ import type { Faces } from '@/core/close-up/stack-check';
 import type { Fastened, TrayPart } from '@/core/strip/tray-door';
 import type { Photo } from '@/core/unit/unit-record';
 import { Thumbs } from '../photo/thumbs';
+import { SaveNote } from '../save/save-note';
+import { useSave } from '../save/use-save';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { ChooseSide } from './choose-side';
 import { Fasten } from './fasten';
@@ -21,6 +23,7 @@ export function NowPart({
   step,
   photos,
   noteTorque,
+  spoilPiece,
   busy,
   put,
 }: {
@@ -29,6 +32,7 @@ export function NowPart({
   readonly step: CloseUpStep;
   readonly photos: readonly Photo[];
   readonly noteTorque: SaveAction;
+  readonly spoilPiece: SaveAction;
   readonly busy: boolean;
   readonly put: (news: PutIn) => void;
 }) {
@@ -92,12 +96,31 @@ export function NowPart({
           {fitting.home}
         </button>
       )}
+      {step.piece === 'new' && <Spoilt target={target} part={part} spoilPiece={spoilPiece} />}
       {photos.length > 0 && (
         <div>
           <p className="label">as it came out</p>
           <Thumbs photos={photos} among={photos} />
         </div>
       )}
+    </div>
+  );
+}
+
+/** The new piece is no good any more: it is put away, and Kit gives another. */
+function Spoilt({ target, part, spoilPiece }: { readonly target: UnitTarget; readonly part: TrayPart; readonly spoilPiece: SaveAction }) {
+  const { save, saving, acceptTheirs } = useSave(spoilPiece, target);
+  return (
+    <div>
+      <button
+        type="button"
+        className="btn-quiet"
+        disabled={saving.kind === 'saving'}
+        onClick={() => void save({ partId: part.id, name: part.name })}
+      >
+        It is nicked or cut: take another
+      </button>
+      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
     </div>
   );
 }

@@ -79,6 +79,11 @@ export function Bag({
           )}
         </p>
       )}
+      {bag.spoilt.length > 0 && (
+        <p className="text-[13px]">
+          Spoilt on the way in: {bag.spoilt.map((s) => `${s.qty > 1 ? `${s.qty} × ` : ''}${bag.items[s.item]?.name}`).join(', ')}.
+        </p>
+      )}
       {opening && <OpenBag bag={bag} target={target} units={units} save={actions.openBag} onDone={() => setOpening(false)} />}
       {bag.openedAt !== null && spare.length > 0 && open && (
         <p className="flex flex-wrap items-center gap-2 text-[13px] text-ink2">

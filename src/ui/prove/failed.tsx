@@ -59,7 +59,7 @@ export function Failed({
           type="button"
           className="btn mt-2"
           disabled={suspect?.reopens == null || saving.kind === 'saving'}
-          onClick={() => suspect !== undefined && void save({ station: suspect.reopens, because: suspect.what })}
+          onClick={() => suspect !== undefined && void save({ what: suspect.what })}
         >
           {suspect === undefined
             ? 'Choose what to look at first'
@@ -70,7 +70,10 @@ export function Failed({
       )}
       {suspect !== undefined && suspect.reopens !== null && (
         <p className="mt-1 text-[13px] text-ink2">
-          {STATION_WORDS[suspect.reopens]} and all after it are done over; what was proved does not count any more.
+          {suspect.reopens === 'close-up' && suspect.slots.length > 0
+            ? 'It comes out again with what is in its way, and goes back in, or a new one does.'
+            : `${STATION_WORDS[suspect.reopens]} and all after it are done over.`}{' '}
+          What was proved does not count any more.
         </p>
       )}
       <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />

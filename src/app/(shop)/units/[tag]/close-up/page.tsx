@@ -12,6 +12,7 @@ import { theDb } from '@/db/connection';
 import { torquesOf } from '@/db/stations/torques';
 import { CloseUp } from '@/ui/close-up/close-up';
 import { findForgottenAction, noteAtBenchAction, noteTorqueAction } from '../../../../actions/close-up';
+import { spoilPieceAction } from '../../../../actions/kit';
 import { recordPartAction } from '../../../../actions/strip';
 import { startWaitAction } from '../../../../actions/unit';
 import { NotNow } from '../_station/not-now';
@@ -27,6 +28,7 @@ const ACTIONS = {
   noteTorque: noteTorqueAction,
   findForgotten: findForgottenAction,
   startWait: startWaitAction,
+  spoilPiece: spoilPieceAction,
 };
 
 export default stationPage('close-up', async (at) => {
