@@ -104,3 +104,13 @@ export const nowIn = async (page: Page): Promise<string> => {
   );
   return page.evaluate(() => document.querySelector('[data-testid="now"] h2')?.textContent ?? '');
 };
+
+/** Puts in what has its turn, until a part so called has it. */
+export const putInUntil = async (page: Page, last: RegExp): Promise<void> => {
+  for (let now = await nowIn(page); now !== '' && !last.test(now); now = await nowIn(page)) {
+    if (/CUP$/.test(now)) await page.keyboard.press('1');
+    else if (/SPRING$/.test(now)) await page.keyboard.press('3');
+    else await page.$eval('[data-testid="now"] button.btn', (b) => (b as HTMLElement).click());
+    await page.waitForFunction((h: string) => document.querySelector('[data-testid="now"] h2')?.textContent !== h, {}, now);
+  }
+};

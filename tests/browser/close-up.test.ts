@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, test } from 'vitest';
-import { isDone, nowIn, ready, shows } from './bench';
+import { isDone, putInUntil, ready, shows } from './bench';
 import { type AtWork, closeShop, openShopAs } from './hand';
 
 // A single master closed up and set by a technician who makes mistakes: each is caught, told and put right.
@@ -13,15 +13,7 @@ beforeAll(async () => {
 afterAll(() => closeShop({ app, browser, page, hand }));
 
 const pick = async (label: string, value: string): Promise<void> => void (await (await hand.field(label)).select(value));
-/** Puts in what has its turn, until a part so called has it. */
-const until = async (last: RegExp): Promise<void> => {
-  for (let now = await nowIn(page); now !== '' && !last.test(now); now = await nowIn(page)) {
-    if (/CUP$/.test(now)) await page.keyboard.press('1');
-    else if (/SPRING$/.test(now)) await page.keyboard.press('3');
-    else await page.$eval('[data-testid="now"] button.btn', (b) => (b as HTMLElement).click());
-    await page.waitForFunction((h: string) => document.querySelector('[data-testid="now"] h2')?.textContent !== h, {}, now);
-  }
-};
+const until = (last: RegExp): Promise<void> => putInUntil(page, last);
 const inNow = (): Promise<number> => page.$$eval('#station td', (all) => all.filter((td) => td.textContent === 'in').length);
 
 test('a fluid that the rubber does not bear stops it, a fluid of another kind has to be flushed', async () => {

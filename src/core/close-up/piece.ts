@@ -1,7 +1,7 @@
 import { isExpired } from '../kit/article';
 import { assignItems } from '../kit/assign';
 import { leftIn } from '../kit/bag';
-import { needsOf } from '../kit/needs-of';
+import { inFirst, needsOf } from '../kit/needs-of';
 import type { TrayPart } from '../strip/tray-door';
 import type { SetAside, UnitRecord } from '../unit/unit-record';
 import { NEVER_REUSED } from './stack-check';
@@ -17,7 +17,7 @@ export type Piece =
 /** Which piece goes into which place of a unit, by slot: the bags' pieces as they are assigned to what the tray needs. */
 export const piecesOf = (r: Pick<UnitRecord, 'family' | 'tray' | 'unit' | 'setAside'>): ReadonlyMap<string, Piece> => {
   const pieces = r.setAside.flatMap((bag) => bag.items.map((item, i) => ({ bag, place: i + 1, item: { ...item, qty: leftIn(bag, i) } })));
-  const needs = needsOf(r.family, r.tray, r.unit.geometry?.nominalMm ?? null);
+  const needs = inFirst(needsOf(r.family, r.tray, r.unit.geometry?.nominalMm ?? null), r.tray);
   const given = new Map(
     assignItems(
       needs,

@@ -20,3 +20,9 @@ export const needsOf = (family: Family, tray: readonly TrayPart[], nominalMm: nu
       { id: part.slotId, kind: part.kind, qty: part.qty, dims, policy: PART_KINDS[part.kind].policy === 'ok' ? 'prefer' : 'replace' },
     ];
   });
+
+/** Needs in the order in which pieces are given to them: a part that is in with a new piece has it. */
+export const inFirst = (needs: readonly Need[], tray: readonly TrayPart[]): readonly Need[] => {
+  const isIn = ({ id }: Need): boolean => tray.find((p) => p.slotId === id)?.goesIn?.piece === 'new';
+  return [...needs.filter(isIn), ...needs.filter((n) => !isIn(n))];
+};

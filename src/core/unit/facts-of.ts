@@ -9,7 +9,7 @@ import type { BagItem } from '../kit/article';
 import { assignItems } from '../kit/assign';
 import { leftIn, reallyIn } from '../kit/bag';
 import type { Need } from '../kit/need';
-import { needsOf } from '../kit/needs-of';
+import { inFirst, needsOf } from '../kit/needs-of';
 import { checkValveFound } from '../pedal-end/booster';
 import { sayVacuumHold } from '../pedal-end/vacuum';
 import { sayStep } from '../prove/programme/say-step';
@@ -148,7 +148,7 @@ export const spareIn = (r: UnitRecord): readonly { readonly bagId: string; reado
 };
 /** Needs that the bags set aside do not cover, with how many pieces of each are short. */
 export const shortOf = (r: UnitRecord): readonly Need[] => {
-  const needs = needsOf(r.family, r.tray, r.unit.geometry?.nominalMm ?? null);
+  const needs = inFirst(needsOf(r.family, r.tray, r.unit.geometry?.nominalMm ?? null), r.tray);
   const assigned = assignItems(needs, r.setAside.flatMap(inBag));
   return needs.flatMap((need, n) => {
     const qty = need.qty - assigned.reduce((sum, a) => sum + (a.need === n ? a.qty : 0), 0);

@@ -3,7 +3,7 @@
 import { TriangleAlert } from 'lucide-react';
 import type { ComponentProps, ReactNode } from 'react';
 import type { UnitKind } from '@/core/family/family-name';
-import { isOver, wasSeenDown } from '@/core/prove/live-run';
+import { isOver, type LiveRun, wasSeenDown } from '@/core/prove/live-run';
 import type { BenchFill } from '@/core/prove/programme/fill-strokes';
 import { cautionOf, sayDoing, sayStep } from '@/core/prove/programme/say-step';
 import { isStanding } from '@/core/prove/programme/standing';
@@ -36,6 +36,8 @@ const StandingLate = late<ComponentProps<typeof Standing>>(async () => (await im
 
 /** The newest run of the step that is looked at, with its trace, and those before it. */
 export type ShownRun = Pick<Run, 'id' | 'step' | 'because'> & {
+  /** Of the unit as it is now, or as it was before it was opened again. */
+  readonly of: 'now' | 'before';
   readonly samples: readonly RigSample[];
   readonly analysis: RunAnalysis | null;
   readonly earlier: readonly (readonly RigSample[])[];
@@ -52,6 +54,10 @@ export type ProveActions = {
   readonly queue: (input: unknown) => Promise<unknown>;
   readonly unqueue: (input: unknown) => Promise<unknown>;
 };
+
+/** Why what a run says is no verdict of the unit as it is now; undefined: it is. */
+const noVerdict = (run: ShownRun | LiveRun): string | undefined =>
+  run.because !== '' ? 'Until then:' : 'of' in run && run.of === 'before' ? 'Before it was opened again:' : undefined;
 
 /** A unit's programme, step by step: on the rig, by hand, or seen; what each run says; and where a failure leads. */
 export function Prove({
@@ -133,7 +139,7 @@ export function Prove({
             </div>
           )}
           {analysis !== null ? (
-            <Says analysis={analysis} as={drawn?.because === '' ? 'verdict' : 'until-then'} />
+            <Says analysis={analysis} instead={drawn === undefined ? undefined : noVerdict(drawn)} />
           ) : (
             <p className="text-ink2">
               {running !== undefined

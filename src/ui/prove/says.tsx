@@ -19,12 +19,12 @@ const figureOf = (a: RunAnalysis): string => {
   }
 };
 
-/** What a run says: one word, its figures, the sentence. @param as what a run that does not count said until then is no verdict */
-export function Says({ analysis: a, as }: { readonly analysis: RunAnalysis; readonly as: 'verdict' | 'until-then' }) {
+/** What a run says: one word, its figures, the sentence. @param instead what stands in place of the word where it is no verdict of the unit as it is now */
+export function Says({ analysis: a, instead }: { readonly analysis: RunAnalysis; readonly instead: string | undefined }) {
   return (
     <div>
-      {as === 'until-then' ? (
-        <p className="font-bold">Until then:</p>
+      {instead !== undefined ? (
+        <p className="font-bold">{instead}</p>
       ) : (
         <p className="text-[24px] leading-tight font-bold" data-testid="run-verdict">
           {HEADLINES[a.kind][a.outcome]}

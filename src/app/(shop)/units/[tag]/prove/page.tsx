@@ -99,8 +99,9 @@ export default stationPage('prove', async (at) => {
 const shownRun = async (db: Db, record: UnitRecord, { step }: StepStand): Promise<ShownRun | undefined> => {
   const run = isRunStep(step) ? await newestRunOf(db, record, step.id) : undefined;
   if (run === undefined || run.samples.length === 0) return undefined;
-  const { id, step: asRun, because, samples, analysis } = run;
-  return { id, step: asRun, because, samples, analysis, earlier: await earlierRuns(db, run) };
+  const { id, step: asRun, because, startedAt, samples, analysis } = run;
+  const of = startedAt >= (provableSince(record) ?? Number.POSITIVE_INFINITY) ? 'now' : 'before';
+  return { id, of, step: asRun, because, samples, analysis, earlier: await earlierRuns(db, run) };
 };
 
 const byWet = ({ family }: UnitRecord, { step }: StepStand): { readonly [W in Wet | 'unsaid']: readonly Suspect[] } => {
