@@ -3,7 +3,9 @@ import { describe, expect, test } from 'vitest';
 import { judgeBore } from '../bore/judge';
 import { masterTandem } from '../family/anatomy/master-tandem';
 import { wheelDouble } from '../family/anatomy/wheel-double';
+import { FAMILIES } from '../family/families';
 import { type Drawing, geometryAt } from '../family/family';
+import { NO_TOUCH } from '../fluid/contact';
 import { isRunStep, type RunStep } from '../prove/programme/step';
 import { usualSteps } from '../prove/programme/usual';
 import { STANDARD_RULES } from '../rules/rule-set';
@@ -244,6 +246,18 @@ describe('what a certificate states', () => {
 
   test('cautions for fitting are always on it', () => {
     expect(state(record()).cautions.join(' ')).toMatch(/licensed people.*local rules/);
+  });
+  test('a gap is a caution only of what has one, and the fluid that ruins is that of the other kind', () => {
+    const touch = (fluid: 'dot-4' | 'mineral') => ({
+      ...record(),
+      bench: [{ kind: 'touch', id: 't', at: 1, personId: 'joss', ...NO_TOUCH, fluid }],
+    });
+    const cautions = (r: unknown) => state(r as UnitRecord).cautions.join(' ');
+    expect(cautions(record())).not.toMatch(/pushrod gap/);
+    expect(cautions({ ...record(), family: masterTandem })).toMatch(/pushrod gap/);
+    expect(cautions(touch('dot-4'))).toMatch(/A mineral oil of any kind ruins/);
+    expect(cautions(touch('mineral'))).toMatch(/Any other brake fluid ruins/);
+    expect(cautions({ ...record(), family: FAMILIES.linkage, tray: [] })).not.toMatch(/ruins/);
   });
 });
 

@@ -54,6 +54,15 @@ export const sayTried = (r: UnitRecord): readonly string[] => {
   ];
 };
 
-/** What whoever fits it has to mind about its fluid. */
-export const fluidCautions = (r: UnitRecord): readonly string[] =>
-  contactsWith(r).flatMap((c) => ((c.code === 'mixed' || c.code === 'was-unknown') && weightOf(c) !== 'good' ? [sayContact(c)] : []));
+/** What whoever fits it has to mind about its fluid; nothing where none is in it. */
+export const fluidCautions = (r: UnitRecord): readonly string[] => {
+  const contacts = contactsWith(r);
+  if (contacts.length === 0) return [];
+  const fluid = newestOf(r.bench, 'touch')?.fluid ?? null;
+  const told = contacts.flatMap((c) => ((c.code === 'mixed' || c.code === 'was-unknown') && weightOf(c) !== 'good' ? [sayContact(c)] : []));
+  const ruins =
+    fluid !== null && FLUIDS[fluid].base === 'mineral'
+      ? 'Any other brake fluid ruins the seals.'
+      : 'A mineral oil of any kind ruins the seals.';
+  return [...told, `Use only the fluid that the machine’s maker names. ${ruins}`];
+};

@@ -49,10 +49,11 @@ export type ReleaseContext = {
   readonly nameOf: (personId: string) => string;
 };
 
-const CAUTIONS: readonly string[] = [
+/** What whoever fits the unit has to mind; of fluid and gap only where it has them. */
+const cautionsFor = (r: UnitRecord): readonly string[] => [
+  ...fluidCautions(r),
   'Fitting, bleeding and the road test belong to licensed people, by the machine’s workshop manual and local rules.',
-  'Use only the fluid that the machine’s maker names. A mineral oil of any kind ruins the seals.',
-  'Set the pushrod gap on the machine: with no gap the brakes can apply themselves when they warm.',
+  ...(r.family.hasGap ? ['Set the pushrod gap on the machine: with no gap the brakes can apply themselves when they warm.'] : []),
 ];
 
 /** The statement of a release, from the unit's own record: what was done, what was proved, and what was not. */
@@ -98,7 +99,7 @@ export const stateRelease = (r: UnitRecord, c: ReleaseContext): Statement => {
     overrides: r.steps.flatMap((s) =>
       s.override === null ? [] : [`${STATION_WORDS[s.station]}: ${s.unmet.join(' ')} Overridden by ${c.nameOf(s.personId)}: ${s.override}`],
     ),
-    cautions: [...fluidCautions(r), ...CAUTIONS],
+    cautions: cautionsFor(r),
     signatures: r.signatures.map(({ name, role, at }) => ({ name, role, at })),
   };
 };
