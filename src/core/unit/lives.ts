@@ -22,7 +22,7 @@ export type Life = {
 export const LIFE_WORDS: { readonly [L in keyof Life]: string } = {
   complaint: 'What was wrong',
   cause: 'What it turned out to be',
-  bore: 'Bore when it left',
+  bore: 'Bore as last gauged',
   verdict: 'Judged',
   kits: 'Kits and lots',
   gap: 'Pushrod gap',

@@ -1,14 +1,14 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
+import { MuteButton, useMuted } from '../shell/sound';
 
 /** Beats the stroke: in on one beat, out on the next. A click and a light; the click can be muted, and the bench keeps that. */
 export function Metronome({ strokesPerMin }: { readonly strokesPerMin: number }) {
   const [running, setRunning] = useState(false);
-  const [muted, setMuted] = useState(false);
+  const [muted, toggle] = useMuted();
   const [beat, setBeat] = useState(0);
   const sound = useRef<AudioContext>(undefined);
-  useEffect(() => setMuted(localStorage.getItem(MUTED) === 'yes'), []);
   useEffect(() => {
     if (!running) return;
     const timer = setInterval(() => setBeat((b) => b + 1), 30_000 / strokesPerMin);
@@ -36,22 +36,10 @@ export function Metronome({ strokesPerMin }: { readonly strokesPerMin: number })
       >
         {running ? 'Stop the beat' : `Beat ${Number(strokesPerMin.toFixed(0))} a minute`}
       </button>
-      <button
-        type="button"
-        className="min-h-[44px] font-bold text-act"
-        aria-pressed={muted}
-        onClick={() => {
-          localStorage.setItem(MUTED, muted ? 'no' : 'yes');
-          setMuted(!muted);
-        }}
-      >
-        {muted ? 'Sound on' : 'Mute'}
-      </button>
+      <MuteButton muted={muted} toggle={toggle} />
     </div>
   );
 }
-
-const MUTED = 'eddrin-beat-muted';
 
 const click = (context: AudioContext | undefined, hz: number): void => {
   if (context === undefined) return;

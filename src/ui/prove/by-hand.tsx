@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { goneReadings, goneTimes, type HeldReading, holdReadings, readingTimes } from '@/core/prove/by-hand';
 import type { RunStep } from '@/core/prove/programme/step';
 import { sayPressure } from '@/core/quantity/say';
@@ -9,6 +9,7 @@ import { NumberField } from '../field/number-field';
 import { PressureField } from '../field/quantity-field';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
+import { chime, MuteButton, useMuted } from '../shell/sound';
 import { useNow } from '../shell/use-now';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { emptyFill, FillTable, wholeFill } from './fill-table';
@@ -120,8 +121,14 @@ function Due({
   const now = useNow();
   const [bar, setBar] = useState<number | null>(null);
   const [typedAt, setTyped] = useState<number>();
+  const [muted, toggle] = useMuted();
   const dueS = times[held.length];
   const runS = now === undefined ? 0 : (now - startedAt) / 1000;
+  const isDue = dueS !== undefined && runS >= dueS;
+  // Eyes are on the dial: a note says when to look.
+  useEffect(() => {
+    if (isDue && !muted) chime([880]);
+  }, [isDue, muted]);
   if (dueS === undefined)
     return (
       <p>
@@ -157,12 +164,13 @@ function Due({
         value={bar}
         onSay={(value) => {
           setBar(value);
-          setTyped((before) => before ?? Date.now());
+          setTyped((before) => (value === null ? undefined : (before ?? Date.now())));
         }}
       />
       <button type="submit" className="btn" disabled={bar === null || inS > 0}>
         Read
       </button>
+      <MuteButton muted={muted} toggle={toggle} />
       {held.length > 0 && <p className="text-ink2">last: {sayPressure(held.at(-1)?.bar ?? 0, units)}</p>}
     </form>
   );

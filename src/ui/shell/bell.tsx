@@ -2,6 +2,7 @@
 
 import { useEffect, useRef, useState } from 'react';
 import { Go } from './go';
+import { chime } from './sound';
 import type { Wait } from './waits';
 
 /** Rings once for a wait that is over: the first bench that hears it tells the server, and the others stay still. */
@@ -24,7 +25,7 @@ export function Bell({
         .then((answer) => {
           if (answer.ok && answer.value?.rings === true) {
             setRinging((all) => [...all, wait]);
-            chime();
+            chime([660, 880]);
           }
         })
         // The line is down: ask again at the next second.
@@ -57,24 +58,3 @@ export function Bell({
     </div>
   );
 }
-
-/** Two short notes. A page that nobody has touched yet may not sound; the notice stands all the same. */
-const chime = (): void => {
-  try {
-    const audio = new AudioContext();
-    const gain = audio.createGain();
-    gain.connect(audio.destination);
-    gain.gain.setValueAtTime(0.2, audio.currentTime);
-    gain.gain.exponentialRampToValueAtTime(0.001, audio.currentTime + 1.2);
-    [660, 880].forEach((hz, i) => {
-      const tone = audio.createOscillator();
-      tone.frequency.value = hz;
-      tone.connect(gain);
-      tone.start(audio.currentTime + i * 0.35);
-      tone.stop(audio.currentTime + i * 0.35 + 0.3);
-    });
-    setTimeout(() => void audio.close(), 1500);
-  } catch {
-    // No sound device on this bench.
-  }
-};
