@@ -50,10 +50,11 @@ const see = async (unitId: string, stepId: string, seen: Partial<Seen>, at?: num
   const change = await shop.change(unitId, 'step-seen', PEOPLE.tech, at === undefined ? {} : { at });
   return noteSeen(shop.db, change, { answer: null, readings: null, wet: null, note: '', ...seen, stepId });
 };
-/** A run read by eye: the way up, then a hold that falls by so many bar a minute. */
-const byHand = async (unitId: string, stepId: string, barPerMin: number, readings = 21) => {
+/** A run read by eye: the way up to a share of the step's pressure, then a hold that falls by so many bar a minute. */
+const byHand = async (unitId: string, stepId: string, barPerMin: number, readings = 21, share = 1) => {
   const record = await shop.record(unitId);
-  const step = stepsFor(record).find((s) => s.id === stepId) as RunStep;
+  const asked = stepsFor(record).find((s) => s.id === stepId) as RunStep;
+  const step = { ...asked, targetBar: share * asked.targetBar };
   const fill = fillPressures(step.targetBar).map((bar) => ({ bar, ml: 0.05 * bar }));
   const times = readingTimes('holdS' in step ? step.holdS : 60).slice(0, readings);
   const samples: readonly RigSample[] =
@@ -108,6 +109,9 @@ describe('step by step', () => {
   test('too few readings are not judged, and nothing is kept of them', async () => {
     const unitId = await shop.at('prove');
     expect(reasons(await byHand(unitId, 'hold', 0.2, 12))[0]).toMatch(/^These readings are too few/);
+    expect(reasons(await byHand(unitId, 'hold', 0.2, 21, 0.5))[0]).toMatch(
+      /^This was 40(\.\d)? bar for 120 s; its programme asks for 80 bar for 120 s\.$/,
+    );
     expect((await shop.record(unitId)).runs).toEqual([]);
   });
 

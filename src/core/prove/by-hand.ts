@@ -12,6 +12,12 @@ export const readingTimes = (holdS: number): readonly number[] => {
   return Array.from({ length: READINGS }, (_, i) => i * everyS);
 };
 
+/** A hold by eye that goes on for so many s more is read as often as before. */
+export const readOn = (times: readonly number[], moreS: number): readonly number[] => {
+  const [everyS, lastS] = [(times[1] ?? 0) - (times[0] ?? 0), times.at(-1) ?? 0];
+  return [...times, ...Array.from({ length: Math.ceil(moreS / everyS) }, (_, i) => lastS + (i + 1) * everyS)];
+};
+
 /** Pressures at which the fluid pumped in is read on the way up, bar. */
 export const fillPressures = (targetBar: number): readonly number[] => [0.25, 0.5, 0.75, 1].map((share) => targetBar * share);
 

@@ -5,7 +5,7 @@ import { leakAt, SOUND, type Truth } from '../../../devices/rig/chamber';
 import { readTrace, writeTrace } from '../../csv/trace-csv';
 import { wheelDouble } from '../family/anatomy/wheel-double';
 import { STANDARD_RULES } from '../rules/rule-set';
-import { fillPressures, goneReadings, goneTimes, holdReadings, readingTimes } from './by-hand';
+import { fillPressures, goneReadings, goneTimes, holdReadings, readingTimes, readOn } from './by-hand';
 import { portAnalysis, residualAnalysis } from './gone-analysis';
 import { type HoldAnalysis, holdAnalysis } from './hold-analysis';
 import { type LoggedRow, loggedSamples, partsOf, writtenTo } from './logged';
@@ -13,7 +13,7 @@ import { newStep } from './programme/new-step';
 import type { RunStep, StepOf } from './programme/step';
 import { ReadRunDoor } from './read-run-door';
 import type { RigSample } from './rig-sample';
-import { analyseRun } from './run-analysis';
+import { analyseRun, fallsShort } from './run-analysis';
 import { traceWindow } from './trace';
 
 const LIMIT = STANDARD_RULES.limitMlPerMin;
@@ -42,6 +42,30 @@ describe('by hand pump and dial', () => {
   test('it is read often enough for the fit, and not faster than a person reads', () => {
     expect([readingTimes(120).length, readingTimes(120)[1], readingTimes(120).at(-1)]).toEqual([21, 6, 120]);
     expect([readingTimes(15)[1], readingTimes(15).at(-1)]).toEqual([3, 60]);
+  });
+
+  test('a hold that goes on is read as often as before, for so long at least', () => {
+    const times = readingTimes(120);
+    expect(readOn(times, 0)).toEqual(times);
+    expect(readOn(times, 50).slice(20)).toEqual([120, 126, 132, 138, 144, 150, 156, 162, 168, 174]);
+  });
+
+  test.each([
+    ['as its step asks', {}, {}, undefined],
+    ['half as long', {}, { holdS: 58 }, /^This was [78]\d(\.\d)? bar for 5\d s; its programme asks for 80 bar for 120 s\.$/],
+    ['at half the pressure', {}, { targetBar: 40 }, /^This was 40(\.\d)? bar for 120 s/],
+    ['half as long, and leaking', { leakMlPerMinAt80: 0.4 }, { holdS: 58 }, undefined],
+  ] as const)('a hold %s: whether it falls short of its step', (_, truth, held, words) => {
+    const a = holdAnalysis(simulate({ ...SOUND, ...truth }, seeded(3), undefined, held), LIMIT, STANDARD_RULES);
+    const short = fallsShort({ ...hold, targetBar: 80, holdS: 120 }, a as HoldAnalysis);
+    expect(short === undefined ? undefined : words?.test(short)).toBe(words === undefined ? undefined : true);
+  });
+  test('a rod let go at too little pressure proves no port; one that is shut at less is shut', () => {
+    const short = (from: number, after: number) => {
+      const a = portAnalysis(goneReadings(from, [{ tS: 1, bar: after }]), port, 0);
+      return a === undefined ? undefined : fallsShort(port, a);
+    };
+    expect([short(10, 0), short(3, 0), short(3, 3)]).toEqual([undefined, 'This was 3 bar; its programme asks for 10 bar.', undefined]);
   });
 
   test('the same unit says the same, and its interval is wider and says why', () => {

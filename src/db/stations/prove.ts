@@ -5,7 +5,7 @@ import { FINE } from '@/core/prove/hold-analysis';
 import { isRunStep, type RunStep } from '@/core/prove/programme/step';
 import { RunStepDoor } from '@/core/prove/programme/step-door';
 import { RigSample } from '@/core/prove/rig-sample';
-import { analyseRun, RunAnalysis } from '@/core/prove/run-analysis';
+import { analyseRun, fallsShort, RunAnalysis } from '@/core/prove/run-analysis';
 import { ok, type Result } from '@/core/result';
 import { whyNotNow } from '@/core/route/route';
 import { routeOfUnit } from '@/core/unit/facts-of';
@@ -105,6 +105,8 @@ export const storeRun = async (
       return refused(
         'These readings are too few to say anything: three while it is filled, and twenty over ten seconds or more while it is held.',
       );
+    const short = fallsShort(step.value, analysis);
+    if (short !== undefined) return refused(short);
     const row = runRow(record, change, at, { ...r, step: step.value });
     const rig = `read to ${r.readTo.bar} bar`;
     return ok([ended(row, at, { runId: r.runId, rig, state: 'finished', because: '', step: step.value, samples: r.samples, analysis })]);

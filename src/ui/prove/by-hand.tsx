@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { goneReadings, goneTimes, type HeldReading, holdReadings, readingTimes } from '@/core/prove/by-hand';
+import { goneReadings, goneTimes, type HeldReading, holdReadings, readingTimes, readOn } from '@/core/prove/by-hand';
 import type { RunStep } from '@/core/prove/programme/step';
 import { sayPressure } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
@@ -20,11 +20,14 @@ export function ByHand({
   target,
   step,
   units,
+  moreS,
   store,
 }: {
   readonly target: UnitTarget;
   readonly step: RunStep;
   readonly units: Units;
+  /** How much longer the hold that was judged last has to go on, s. */
+  readonly moreS: number | null;
   readonly store: SaveAction;
 }) {
   const { save, saving, acceptTheirs } = useSave(store, target, 'adds');
@@ -35,16 +38,20 @@ export function ByHand({
   const [fromBar, setFrom] = useState<number | null>(null);
   const [startedAt, setStarted] = useState<number>();
   const [held, setHeld] = useState<readonly HeldReading[]>([]);
+  const [extraS, setExtra] = useState(0);
+  /** How many readings were judged. */
+  const [judged, setJudged] = useState(0);
   const holds = step.kind === 'hold' || step.kind === 'cycles';
-  const times = holds ? readingTimes(step.holdS) : goneTimes(step);
+  const times = holds ? readOn(readingTimes(step.holdS), extraS) : goneTimes(step);
   const whole = wholeFill(fill);
   const ready = shield && divisionBar !== null && (holds ? whole !== undefined && mlStep !== null : fromBar !== null);
   const done = held.length === times.length;
+  const isJudged = done && judged === held.length;
   const judge = (): void => {
     const samples = holds ? holdReadings(step, whole ?? [], held) : goneReadings(fromBar ?? 0, held);
     // A dial is read to half of its division.
     const readTo = { bar: (divisionBar ?? 1) / 2, ml: holds ? (mlStep ?? 0) : 0 };
-    void save({ stepId: step.id, shield, way: 'by-hand', samples, readTo }).then((r) => r.ok && again());
+    void save({ stepId: step.id, shield, way: 'by-hand', samples, readTo }).then((r) => r.ok && setJudged(held.length));
   };
   const read = (bar: number, atS: number): void => {
     // How soon the pressure is gone is not lengthened by the time that typing takes.
@@ -54,6 +61,8 @@ export function ByHand({
   const again = (): void => {
     setStarted(undefined);
     setHeld([]);
+    setExtra(0);
+    setJudged(0);
   };
   return (
     <div className="grid gap-3">
@@ -88,14 +97,26 @@ export function ByHand({
         <>
           <Due times={times} held={held} startedAt={startedAt} units={units} onRead={read} />
           <div className="flex flex-wrap gap-3">
-            <button type="button" className="btn" disabled={!done || saving.kind === 'saving'} onClick={judge}>
-              Judge these readings
-            </button>
+            {isJudged && moreS !== null ? (
+              <button type="button" className="btn" onClick={() => setExtra(extraS + moreS)}>
+                Read on for {Math.ceil(moreS)} s more
+              </button>
+            ) : (
+              <button type="button" className="btn" disabled={!done || isJudged || saving.kind === 'saving'} onClick={judge}>
+                Judge these readings
+              </button>
+            )}
             <button type="button" className="btn-quiet" onClick={again}>
               Let it down and start over
             </button>
           </div>
-          {done && <p>Let the pressure down before anything is opened.</p>}
+          {done && (
+            <p>
+              {holds && (!isJudged || moreS !== null)
+                ? 'Leave the valve shut: it may have to be held longer.'
+                : 'Let the pressure down before anything is opened.'}
+            </p>
+          )}
         </>
       )}
       <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />

@@ -197,6 +197,7 @@ export function Prove({
                 queue={queue}
                 boreMm={boreMm}
                 units={units}
+                moreS={shown?.of === 'now' && shown.analysis?.kind === 'hold' ? shown.analysis.needMoreS : null}
                 actions={actions}
               />
             )}

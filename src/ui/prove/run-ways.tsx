@@ -16,10 +16,12 @@ const LoggedLate = late<ComponentProps<typeof Logged>>(async () => (await import
 export function RunWays({
   boreMm,
   units,
+  moreS,
   actions,
   ...rig
 }: Omit<ComponentProps<typeof RigStart>, 'actions'> &
-  Pick<ComponentProps<typeof Logged>, 'boreMm' | 'units'> & {
+  Pick<ComponentProps<typeof Logged>, 'boreMm' | 'units'> &
+  Pick<ComponentProps<typeof ByHand>, 'moreS'> & {
     readonly actions: ComponentProps<typeof RigStart>['actions'] & { readonly store: SaveAction };
   }) {
   const [way, setWay] = useState<RunWay>('rig');
@@ -30,7 +32,7 @@ export function RunWays({
     <div className="grid gap-3">
       <Choices label="How it is run" options={ways.map((value) => ({ value, text: RUN_WAYS[value] }))} value={way} onPick={setWay} />
       {way === 'rig' && <RigStart {...rig} actions={actions} />}
-      {way === 'by-hand' && <ByHandLate target={target} step={step} units={units} store={actions.store} />}
+      {way === 'by-hand' && <ByHandLate target={target} step={step} units={units} moreS={moreS} store={actions.store} />}
       {way === 'logger' && <LoggedLate target={target} step={step} boreMm={boreMm} units={units} store={actions.store} />}
     </div>
   );
