@@ -33,7 +33,7 @@ export type Story = {
   readonly dueH: number;
   readonly wait?: readonly [label: string, minutes: number];
   /** What the rig will find, where it is not sound; past a groove it has been found already. */
-  readonly leaks?: UnitState;
+  readonly rigFinds?: UnitState;
   /** What was put on it and cures, and how long ago, h. */
   readonly finish?: readonly [FinishName, hoursAgo: number];
   /** It was here before: the last of its family that left for its place on its machine. */
@@ -148,11 +148,11 @@ const ROWS: readonly Row[] = [
     'set',
     99,
     52,
-    { position: 'service brake', finish: ['thread-locker', 0.1], leaks: 'bypass' },
+    { position: 'service brake', finish: ['thread-locker', 0.1], rigFinds: 'bypass' },
   ],
   [2, 'master-tandem', 14, 'cast-iron', ['sinks-slowly'], 'pitted', 'prove', 122, 3, { position: 'service brake' }],
-  [1, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'sound', 'prove', 121, 6, { position: 'rear left', leaks: 'slow' }],
-  [3, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'shallow', 'prove', 124, 26, { position: 'rear right', leaks: 'groove' }],
+  [1, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'sound', 'prove', 121, 6, { position: 'rear left', rigFinds: 'slow' }],
+  [3, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'shallow', 'prove', 124, 26, { position: 'rear right', rigFinds: 'groove' }],
   [
     4,
     'master-single',
@@ -163,7 +163,7 @@ const ROWS: readonly Row[] = [
     'prove',
     123,
     28,
-    { position: 'service brake', variant: 'Single master with residual valve', leaks: 'shut-port' },
+    { position: 'service brake', variant: 'Single master with residual valve', rigFinds: 'shut-port' },
   ],
   [1, 'wheel-double', 14, 'cast-iron', ['pulls'], 'sound', 'release', 146, 5, { position: 'rear right' }],
   [5, 'master-single', 13, 'cast-iron', ['sinks-slowly'], 'shallow', 'release', 145, 9, { position: 'overrun brake' }],
@@ -201,7 +201,7 @@ const ROWS: readonly Row[] = [
   [0, 'distribution-valve', 0, 'alloy', ['pulls'], 'sound', 'clean', 28, 55, { position: 'rear axle' }],
   [3, 'hard-line', 0, 'cast-iron', ['falls-no-leak'], 'sound', 'strip', 9, 32, { position: 'front to rear' }],
   [6, 'caliper-half', 27, 'cast-iron', ['pulls'], 'shallow', 'judge', 46, 34, { position: 'rear axle', variant: 'Caliper half, two pots' }],
-  [4, 'slave', 14, 'alloy', ['sinks-slowly'], 'sound', 'close-up', 72, 28, { position: 'clutch', leaks: 'lip' }],
+  [4, 'slave', 14, 'alloy', ['sinks-slowly'], 'sound', 'close-up', 72, 28, { position: 'clutch', rigFinds: 'lip' }],
   [1, 'wheel-single', 12, 'cast-iron', ['wet-boot'], 'shallow', 'gauge', 44, 58, { position: 'rear right' }],
   [2, 'master-valve', 12, 'cast-iron', ['sinks-slowly'], 'sound', 'kit', 69, 33, { position: 'clutch' }],
   // In the book.

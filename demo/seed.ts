@@ -82,7 +82,7 @@ export async function seedDemo(db: Db, now: number, stories: readonly Story[] = 
   for (const [i, story] of byAge.entries()) {
     const record = await live(db, story, i, now, random, await currentVariants(db));
     const tag = tagOf(record.unit);
-    const truth = withValve(story.leaks === undefined ? SOUND : { ...SOUND, ...UNIT_STATES[story.leaks].truth }, record);
+    const truth = withValve(story.rigFinds === undefined ? SOUND : { ...SOUND, ...UNIT_STATES[story.rigFinds].truth }, record);
     if (truth !== SOUND) rig[tag] = truth;
     const family = FAMILIES[story.family];
     if (story.sixteenths === 0 || family.drawing === null) continue;
@@ -204,9 +204,11 @@ const run = async (work: Work, story: Story, db: Db, random: Random, now: number
   if (past('close-up')) await work.closeUp();
   else if (story.at === 'close-up' && story.unasked !== true) await work.closeUp(story.family === 'master-tandem' ? 8 : 6);
   if (past('set')) await work.set();
-  if (past('prove') || story.leaks === 'groove')
+  if (past('prove') || story.rigFinds === 'groove')
     await work.prove(
-      story.leaks === 'groove' ? { ...SOUND, ...UNIT_STATES.groove.truth } : { ...SOUND, leakMlPerMinAt80: 0.004 + random.next() * 0.012 },
+      story.rigFinds === 'groove'
+        ? { ...SOUND, ...UNIT_STATES.groove.truth }
+        : { ...SOUND, leakMlPerMinAt80: 0.004 + random.next() * 0.012 },
     );
   if (story.at === 'release') await work.sign();
   if (story.cause !== undefined) await work.itWas(story.cause);
