@@ -19,7 +19,7 @@ import type { ChangeError } from '@/db/change-unit';
 import { unitOfTag } from '@/db/kept-units';
 import { programmeInForce } from '@/db/programmes';
 import { programmeVersions, saveProgramme } from '@/db/save-programme';
-import { setAside, spoilPiece } from '@/db/stations/kit';
+import { putBack, setAside, spoilPiece } from '@/db/stations/kit';
 import { addPhoto } from '@/db/stations/photos';
 import { noteSeen, reopenAfterFail, startStanding } from '@/db/stations/proof';
 import { breakLostRuns, earlierRuns, newestRunOf, startRun, storeRun } from '@/db/stations/prove';
@@ -177,6 +177,16 @@ describe('a failed step leads back', () => {
     expect(shortOf(second)).toEqual([]);
     const from = new Map([...piecesOf(second)].flatMap(([slot, p]) => (p.kind === 'bag' ? [[slot, p.bag.id]] : [])));
     expect([from.get('left-cup'), from.get('right-cup')]).toEqual([second.setAside.find((b) => b.id !== bag?.id)?.id, bag?.id]);
+  });
+
+  test('a bag of which a piece was spoilt does not go back on the shelf, and an old part is never spoilt new', async () => {
+    const unitId = await shop.at('close-up');
+    const spoil = async (slot: string) => spoilPiece(shop.db, await shop.change(unitId, 'piece-spoilt'), `${unitId}-${slot}`);
+    expect(reasons(await spoil('left-piston'))).toEqual(['No new left piston is set aside for this unit.']);
+    await must(spoil('left-cup'));
+    const [bag] = (await shop.record(unitId)).setAside;
+    const back = await putBack(shop.db, await shop.change(unitId, 'kit-put-back'), bag?.id ?? '');
+    expect(reasons(back)).toEqual(['Parts of it were spoilt: it is no whole bag any more.']);
   });
 
   test('to the bore: it comes apart again, and nothing that was proved counts', async () => {

@@ -76,6 +76,7 @@ export const putBack = (db: Db, change: Change, bagId: string): Promise<Result<C
     if (bag === undefined) return refused('That is not set aside for this unit.');
     if (record.tray.some((p) => p.goesIn?.piece === 'new')) return refused('Parts of it are in the unit already.');
     if (bag.kept.length > 0) return refused('Parts of it were kept for the store already.');
+    if (bag.spoilt.length > 0) return refused('Parts of it were spoilt: it is no whole bag any more.');
     return ok([drop('bags', bagId), drop('stockMoves', bagId), drop('steps', `${record.unit.id}-kit`)]);
   });
 

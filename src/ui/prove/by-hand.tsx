@@ -153,7 +153,7 @@ function Due({
   if (dueS === undefined)
     return (
       <p>
-        {times.length} readings over {Math.round(held.at(-1)?.tS ?? 0)} s.
+        {times.length} readings over {Math.round((held.at(-1)?.tS ?? 0) - (held[0]?.tS ?? 0))} s.
       </p>
     );
   const inS = Math.ceil(dueS - runS);
