@@ -12,7 +12,7 @@ import type { RigSample } from '@/core/prove/rig-sample';
 import { travellerOf } from '@/core/release/traveller';
 import type { Result } from '@/core/result';
 import type { TrayPart } from '@/core/strip/tray-door';
-import { shortOf } from '@/core/unit/facts-of';
+import { factsOf, shortOf } from '@/core/unit/facts-of';
 import { keptBarOf, nextStep, provingOf, stepsFor } from '@/core/unit/proving';
 import { stationPicture } from '@/core/unit/station-picture';
 import type { ChangeError } from '@/db/change-unit';
@@ -24,6 +24,7 @@ import { addPhoto } from '@/db/stations/photos';
 import { noteSeen, reopenAfterFail, startStanding } from '@/db/stations/proof';
 import { breakLostRuns, earlierRuns, newestRunOf, startRun, storeRun } from '@/db/stations/prove';
 import { leaveRigQueue, queueForRig, rigQueued } from '@/db/stations/rig-queue';
+import { signOff } from '@/db/stations/sign-off';
 import { openWaits } from '@/db/stations/waits';
 import { lotFindings } from '@/db/store/findings';
 import { runPieces } from '@/db/tables';
@@ -90,6 +91,17 @@ describe('step by step', () => {
     expect((await stands(unitId)).port).toBe('pass');
     await see(unitId, 'port', { answer: 'bad' });
     expect((await stands(unitId)).port).toBe('fail');
+  });
+
+  test('a port that is shut asks for another gap: Set is not signed off with the one it was tried with', async () => {
+    const unitId = await shop.at('prove', tandem);
+    await see(unitId, 'port', { answer: 'bad' });
+    await must(reopenAfterFail(shop.db, await shop.change(unitId, 'reopened'), 'The rod holds the cup over the port: no gap left'));
+    const set = async () => signOff(shop.db, await shop.change(unitId, 'signed-off'), { station: 'set', note: '', override: null });
+    expect([(await shop.record(unitId)).unit.station, factsOf(await shop.record(unitId)).gap]).toEqual(['set', null]);
+    expect((await set()).ok).toBe(false);
+    await shop.worker(unitId).set();
+    expect((await shop.record(unitId)).unit.station).toBe('prove');
   });
 
   test('without the rig: the same programme by hand, and the record says how it was read', async () => {

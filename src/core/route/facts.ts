@@ -36,7 +36,7 @@ export type RouteFacts = {
   readonly curing: readonly FinishName[];
   /** How it came back when it was stroked by hand, closed up as it is now; null: nobody has. */
   readonly stroked: 'by-itself' | 'sticks' | null;
-  /** The gap saved since what bears on it went in. */
+  /** The gap saved since what bears on it went in, and since the port was last found shut. */
   readonly gap: GapVerdict | null;
   /** What was tried by hand on a part that has no rig, and what was never. */
   readonly tried: { readonly missing: readonly string[]; readonly bad: readonly string[] };

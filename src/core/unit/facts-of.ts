@@ -42,6 +42,9 @@ export const factsOf = (r: UnitRecord): RouteFacts => {
   const verdict = currentVerdict(r);
   const closedUp = r.steps.find((s) => s.station === 'close-up');
   const since = (bears: typeof bearsOnGap): number => lastIn(r.tray, bears, closedUp?.at ?? Infinity);
+  const proving = provingOf(r);
+  // A port that is shut says that the gap it was tried with is none.
+  const shutAt = proving.find((s) => s.step.kind === 'port' && s.stands === 'fail')?.at ?? Number.NEGATIVE_INFINITY;
   return {
     family: r.family,
     done: r.steps.map((s) => s.station),
@@ -61,9 +64,9 @@ export const factsOf = (r: UnitRecord): RouteFacts => {
       .filter((f) => f.curedAt === null)
       .map((f) => f.finish),
     stroked: newestOf(r.bench, 'stroked', since(bearsOnGap))?.returns ?? null,
-    gap: newestOf(r.bench, 'gap', since(bearsOnGap))?.verdict ?? null,
+    gap: newestOf(r.bench, 'gap', Math.max(since(bearsOnGap), shutAt))?.verdict ?? null,
     tried: triedByHand(r),
-    proof: provingOf(r).flatMap(({ step, stands }) =>
+    proof: proving.flatMap(({ step, stands }) =>
       step.need === 'must' || stands === 'fail' ? [{ name: sayStep(step, METRIC), stands }] : [],
     ),
     signedBy: r.signatures.map((s) => s.personId),
