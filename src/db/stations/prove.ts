@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, lt } from 'drizzle-orm';
+import { and, asc, desc, eq, lt, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import type { Person } from '@/core/people/role';
 import { FINE } from '@/core/prove/hold-analysis';
@@ -14,6 +14,7 @@ import type { RunWay, UnitRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../change-unit';
 import type { Db, Reader } from '../connection';
 import { type Edit, put } from '../event-payload';
+import { prepared } from '../prepared';
 import { rulesInForce } from '../rules';
 import { people, runPieces, runs } from '../tables';
 import { leaveRigQueue } from './rig-queue';
@@ -156,9 +157,17 @@ export async function breakLostRuns(db: Db, at: number): Promise<number> {
   return lost.length;
 }
 
+const runQuery = prepared((db: Reader) =>
+  db
+    .select()
+    .from(runs)
+    .where(eq(runs.id, sql.placeholder('runId')))
+    .prepare(),
+);
+
 /** A stored run with its samples. */
 export async function runOf(db: Reader, runId: string) {
-  const [row] = await db.select().from(runs).where(eq(runs.id, runId));
+  const [row] = await runQuery(db).execute({ runId });
   return row === undefined
     ? undefined
     : {
@@ -170,14 +179,26 @@ export async function runOf(db: Reader, runId: string) {
 }
 export type StoredRun = NonNullable<Awaited<ReturnType<typeof runOf>>>;
 
-/** Whole runs of a unit before one of its runs, of the same step, the newest first; a few, for drawing beside it. */
-export async function earlierRuns(db: Reader, run: Pick<StoredRun, 'unitId' | 'startedAt' | 'stepId'>) {
-  const rows = await db
+const earlierQuery = prepared((db: Reader) =>
+  db
     .select({ samples: runs.samples })
     .from(runs)
-    .where(and(eq(runs.unitId, run.unitId), eq(runs.state, 'finished'), eq(runs.stepId, run.stepId), lt(runs.startedAt, run.startedAt)))
+    .where(
+      and(
+        eq(runs.unitId, sql.placeholder('unitId')),
+        eq(runs.state, 'finished'),
+        eq(runs.stepId, sql.placeholder('stepId')),
+        lt(runs.startedAt, sql.placeholder('startedAt')),
+      ),
+    )
     .orderBy(desc(runs.startedAt))
-    .limit(3);
+    .limit(3)
+    .prepare(),
+);
+
+/** Whole runs of a unit before one of its runs, of the same step, the newest first; a few, for drawing beside it. */
+export async function earlierRuns(db: Reader, run: Pick<StoredRun, 'unitId' | 'startedAt' | 'stepId'>) {
+  const rows = await earlierQuery(db).execute(run);
   return rows.map((r) => Samples.parse(r.samples));
 }
 
