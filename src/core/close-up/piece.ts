@@ -1,6 +1,6 @@
 import { isExpired } from '../kit/article';
 import { assignItems } from '../kit/assign';
-import { leftIn } from '../kit/bag';
+import { asFound, leftIn } from '../kit/bag';
 import { inFirst, needsOf } from '../kit/needs-of';
 import type { TrayPart } from '../strip/tray-door';
 import type { SetAside, UnitRecord } from '../unit/unit-record';
@@ -16,7 +16,9 @@ export type Piece =
 
 /** Which piece goes into which place of a unit, by slot: the bags' pieces as they are assigned to what the tray needs. */
 export const piecesOf = (r: Pick<UnitRecord, 'family' | 'tray' | 'unit' | 'setAside'>): ReadonlyMap<string, Piece> => {
-  const pieces = r.setAside.flatMap((bag) => bag.items.map((item, i) => ({ bag, place: i + 1, item: { ...item, qty: leftIn(bag, i) } })));
+  const pieces = r.setAside.flatMap((bag) =>
+    bag.items.map((item, i) => ({ bag, place: i + 1, item: { ...asFound(item, i, bag.findings), qty: leftIn(bag, i) } })),
+  );
   const needs = inFirst(needsOf(r.family, r.tray, r.unit.geometry?.nominalMm ?? null), r.tray);
   const given = new Map(
     assignItems(

@@ -13,12 +13,16 @@ export type BagFinding =
 export const reallyIn = (items: readonly BagItem[], findings: readonly BagFinding[]): readonly BagItem[] => [
   ...items.flatMap((item, i) => {
     const gone = findings.reduce((sum, f) => sum + (f.what === 'missing' && f.item === i ? f.qty : 0), 0);
-    const wrong = findings.find((f) => f.what === 'wrong' && f.item === i);
-    const dims = wrong?.what === 'wrong' ? { ...item.dims, ...wrong.dims } : item.dims;
-    return item.qty > gone ? [{ ...item, qty: item.qty - gone, dims }] : [];
+    return item.qty > gone ? [{ ...asFound(item, i, findings), qty: item.qty - gone }] : [];
   }),
   ...findings.flatMap((f) => (f.what === 'extra' ? [{ kind: f.kind, name: f.name, qty: f.qty, dims: f.dims }] : [])),
 ];
+
+/** The piece of a place with the dimensions it really has. */
+export const asFound = (item: BagItem, place: number, findings: readonly BagFinding[]): BagItem => {
+  const wrong = findings.find((f) => f.what === 'wrong' && f.item === place);
+  return wrong?.what === 'wrong' ? { ...item, dims: { ...item.dims, ...wrong.dims } } : item;
+};
 
 /** Pieces of one place that a bag still has: without what was missing, kept for the store, or spoilt. */
 export const leftIn = (

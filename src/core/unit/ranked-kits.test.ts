@@ -1,5 +1,6 @@
 import { fc, test as property } from '@fast-check/vitest';
 import { describe, expect, test } from 'vitest';
+import { piecesOf } from '../close-up/piece';
 import { FAMILIES } from '../family/families';
 import { type Article, stocked } from '../kit/article';
 import type { Need } from '../kit/need';
@@ -151,6 +152,21 @@ describe('a unit and the bags set aside for it', () => {
       ['spring', 2],
       ['cup', 1],
     ]);
+  });
+
+  test('a place is given the piece that is really there; what is missing, wrong or spoilt fits none', () => {
+    const drawer = bag({ id: 'd', items: [item('cup', 2, { boreMm: 22.225 })] });
+    const given = (more: Partial<SetAside>) => {
+      const pieces = piecesOf(unit(bag(more), drawer));
+      return ['left-cup', 'right-cup'].map((slot) => {
+        const piece = pieces.get(slot);
+        return piece?.kind === 'bag' ? piece.bag.id : piece?.kind;
+      });
+    };
+    expect(given({})).toEqual(['b', 'b']);
+    expect(given({ findings: [{ what: 'missing', item: 0, qty: 1 }] })).toEqual(['b', 'd']);
+    expect(given({ findings: [{ what: 'wrong', item: 0, dims: { boreMm: 25.4 }, note: '' }] })).toEqual(['d', 'd']);
+    expect(given({ spoilt: [{ item: 0, qty: 2 }] })).toEqual(['d', 'd']);
   });
 
   test('two bags make up for each other, and what neither is needed for is over', () => {
