@@ -29,11 +29,13 @@ export const analyseRun = (step: RunStep, samples: readonly RigSample[], c: RunC
 const [ENOUGH_BAR, ENOUGH_S] = [0.9, 0.95];
 
 /** How a run that was not driven by the rig falls short of its step; undefined: it does not, or it found a fault at less already. */
-export const fallsShort = (step: RunStep, a: RunAnalysis): string | undefined => {
+export const fallsShort = (step: RunStep, samples: readonly RigSample[], a: RunAnalysis): string | undefined => {
   if (a.outcome === 'fail') return undefined;
   const fromBar = a.kind === 'hold' ? a.fit.p0Bar : a.fromBar;
   const holdS = a.kind === 'hold' && 'holdS' in step ? step.holdS : 0;
-  const heldS = a.kind === 'hold' ? a.heldS : 0;
+  // From the valve shut: a first reading that was late does not make the hold shorter.
+  const shutT = samples.findLast((s) => s.phase === 'fill')?.t ?? 0;
+  const heldS = (samples.findLast((s) => s.phase === 'hold')?.t ?? shutT) - shutT;
   if (fromBar >= ENOUGH_BAR * step.targetBar && heldS >= ENOUGH_S * holdS) return undefined;
   const say = (bar: number, s: number): string => `${Number(bar.toFixed(1))} bar${holdS > 0 ? ` for ${Math.round(s)} s` : ''}`;
   return `This was ${say(fromBar, heldS)}; its programme asks for ${say(step.targetBar, holdS)}.`;

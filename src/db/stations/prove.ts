@@ -106,7 +106,7 @@ export const storeRun = async (
       return refused(
         'These readings are too few to say anything: three while it is filled, and twenty over ten seconds or more while it is held.',
       );
-    const short = fallsShort(step.value, analysis);
+    const short = fallsShort(step.value, r.samples, analysis);
     if (short !== undefined) return refused(short);
     const row = runRow(record, change, at, { ...r, step: step.value });
     const rig = `read to ${r.readTo.bar} bar`;
