@@ -6,7 +6,11 @@ const alias = { '@': fileURLToPath(new URL('./src', import.meta.url)) };
 export default defineConfig({
   test: {
     projects: [
-      { resolve: { alias }, test: { name: 'unit', include: ['src/**/*.test.ts', 'devices/**/*.test.ts'] } },
+      {
+        resolve: { alias },
+        // What is pure leaves nothing behind: its files share a thread and what it has loaded.
+        test: { name: 'unit', include: ['src/**/*.test.ts', 'devices/**/*.test.ts'], pool: 'threads', isolate: false },
+      },
       {
         resolve: { alias },
         test: { name: 'server', include: ['tests/server/**/*.test.ts'], testTimeout: 60_000, hookTimeout: 60_000 },
