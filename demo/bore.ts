@@ -1,7 +1,7 @@
-import type { Mark } from '@/core/bore/mark';
-import type { Reading } from '@/core/bore/reading';
-import { GRID_CLOCKS, suggestDepths } from '@/core/bore/suggest-grid';
 import type { Geometry } from '@/core/family/geometry';
+import type { Reading } from '@/core/gauge/reading';
+import { GRID_CLOCKS, suggestDepths } from '@/core/gauge/suggest-grid';
+import type { Mark } from '@/core/judge/mark';
 import { measured, type TrueBore } from '../devices/gauge/bore';
 import type { Random } from './random';
 import type { BoreStory } from './scenario';

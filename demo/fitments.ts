@@ -1,5 +1,5 @@
 import type { FamilyName } from '@/core/family/family-name';
-import type { Fitment } from '@/core/kit/fitment';
+import type { Fitment } from '@/core/identify/fitment';
 
 const inch = (sixteenths: number): number => Math.round(((sixteenths * 25.4) / 16) * 10_000) / 10_000;
 

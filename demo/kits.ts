@@ -1,5 +1,5 @@
-import type { BagItem } from '@/core/kit/article';
-import type { NewArticle, NewLot } from '@/db/shop-setup';
+import type { BagItem } from '@/core/store/article';
+import type { NewArticle, NewLot } from './shop-setup';
 
 /** A kit as the demo tells it, with what is on the shelf in days from today. */
 export type DemoKit = Pick<NewArticle, 'number' | 'name' | 'price' | 'leadDays' | 'note'> & {

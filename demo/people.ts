@@ -1,4 +1,4 @@
-import type { NewPerson } from '@/db/people';
+import type { NewPerson } from '@/db/people/people';
 
 /** The made-up shop's people. Their PINs stand on the demo's sign-in page and nowhere else. */
 export const PEOPLE: readonly NewPerson[] = [

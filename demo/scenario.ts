@@ -1,7 +1,7 @@
 import type { CauseName } from '@/core/book-in/cause';
 import type { Complaint } from '@/core/book-in/complaint';
-import type { Material } from '@/core/bore/material';
 import type { UnitKind } from '@/core/family/family-name';
+import type { Material } from '@/core/family/material';
 import type { FinishName } from '@/core/finish/finish';
 import type { Station } from '@/core/route/station';
 import type { UnitState } from '../devices/rig/unit-states';

@@ -1,7 +1,7 @@
 import type { PartKind } from '@/core/family/part-kind';
 import type { Dims } from '@/core/kit/need';
 import { sayNominal } from '@/core/quantity/say';
-import type { NewArticle, NewLot } from '@/db/shop-setup';
+import type { NewArticle, NewLot } from './shop-setup';
 
 const inch = (sixteenths: number): number => Math.round(((sixteenths * 25.4) / 16) * 1000) / 1000;
 

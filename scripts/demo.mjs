@@ -19,7 +19,7 @@ await install();
 
 const mark = join(data, 'demo-pins.json');
 // A demo whose tables are of another version is made up anew: nothing of anybody's is in it.
-const version = readFileSync(join(ROOT, 'src/db/migrations/meta/_journal.json'), 'utf8');
+const version = readFileSync(join(ROOT, 'src/db/engine/migrations/meta/_journal.json'), 'utf8');
 const versionFile = join(data, 'demo-version');
 const outdated = existsSync(mark) && (!existsSync(versionFile) || readFileSync(versionFile, 'utf8') !== version);
 if (args.includes('--reset') || outdated) {

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { z } from 'zod';
-import { GRID_CLOCKS } from '@/core/bore/suggest-grid';
+import { GRID_CLOCKS } from '@/core/gauge/suggest-grid';
 import { seeded } from '../../demo/random';
 import { servePanel } from '../panel';
 import { measured, type TrueBore } from './bore';

@@ -1,6 +1,6 @@
-import type { Article } from '@/core/kit/article';
-import type { Fitment } from '@/core/kit/fitment';
-import { indexArticle, indexFitment, search, termsOf } from '@/core/kit/search';
+import type { Fitment } from '@/core/identify/fitment';
+import type { Article } from '@/core/store/article';
+import { indexArticle, indexFitment, search, termsOf } from '@/core/store/search';
 import { FITMENTS } from '../../demo/fitments';
 import { asArticle, KITS } from '../../demo/kits';
 import { type Line, median, timed } from './line';

@@ -1,7 +1,7 @@
-import { judgeBore } from '@/core/bore/judge';
-import { MARK_KINDS } from '@/core/bore/mark';
 import { masterTandem } from '@/core/family/anatomy/master-tandem';
 import { geometryAt } from '@/core/family/family';
+import { judgeBore } from '@/core/judge/judge';
+import { MARK_KINDS } from '@/core/judge/mark';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
 import { seeded } from '../../demo/random';
 import { type Line, median, timed } from './line';

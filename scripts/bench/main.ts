@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { cpus, tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { databaseUrl, migrateDb, theDb } from '@/db/connection';
+import { databaseUrl, migrateDb, theDb } from '@/db/engine/connection';
 import { seedDemo } from '../../demo/seed';
 import { coverLine } from './cover';
 import { findLine } from './find';

@@ -1,6 +1,6 @@
 import { tagOf } from '@/core/unit/unit-record';
-import type { Db } from '@/db/connection';
-import { onTheRack } from '@/db/rack';
+import type { Db } from '@/db/engine/connection';
+import { onTheRack } from '@/db/rack/rack';
 import { photos } from '@/db/tables';
 
 /** Hangs two hundred photos on a unit at Strip. @returns its tag */

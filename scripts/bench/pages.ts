@@ -1,8 +1,8 @@
 import { type ChildProcess, spawn } from 'node:child_process';
 import { tagOf } from '@/core/unit/unit-record';
-import { theAuth } from '@/db/auth';
-import type { Db } from '@/db/connection';
-import { onTheRack } from '@/db/rack';
+import type { Db } from '@/db/engine/connection';
+import { theAuth } from '@/db/people/auth';
+import { onTheRack } from '@/db/rack/rack';
 import { PEOPLE } from '../../demo/people';
 // @ts-expect-error plain Node, without types
 import { SERVE } from '../steps.mjs';

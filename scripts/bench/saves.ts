@@ -1,8 +1,8 @@
 import { createClient } from '@libsql/client';
 import { eq } from 'drizzle-orm';
-import type { Db } from '@/db/connection';
-import { bookIn } from '@/db/stations/book-in';
-import { recordPart } from '@/db/stations/tray';
+import { bookIn } from '@/db/book-in/book-in';
+import type { Db } from '@/db/engine/connection';
+import { recordPart } from '@/db/strip/tray';
 import { unitEvents, units } from '@/db/tables';
 import { PEOPLE } from '../../demo/people';
 import { type Line, median, timed } from './line';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import type { Reading } from '@/core/bore/reading';
+import type { Reading } from '@/core/gauge/reading';
 import { readMarks, writeMarks } from './marks-csv';
 import { readReadings, writeReadings } from './readings-csv';
 

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { fail, ok, type Result } from '@/core/result';
-import type { FileProblem } from '@/core/wire/file-problem';
+import type { FileProblem } from '@/core/schema/file-problem';
 
 /** How the file was understood, to be shown before anything is taken from it. */
 export type Dialect = { readonly separator: 'comma' | 'semicolon' | 'tab'; readonly decimalComma: boolean };

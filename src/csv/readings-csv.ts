@@ -1,8 +1,8 @@
-import { ReadingDoor } from '@/core/bore/gauge-door';
-import type { Reading } from '@/core/bore/reading';
+import { ReadingDoor } from '@/core/gauge/gauge-door';
+import type { Reading } from '@/core/gauge/reading';
 import { MM_PER_INCH } from '@/core/quantity/units';
 import { fail, ok, type Result } from '@/core/result';
-import type { FileProblem } from '@/core/wire/file-problem';
+import type { FileProblem } from '@/core/schema/file-problem';
 import { type Dialect, numberIn, readTable, writeTable } from './read-table';
 
 export type ReadReadings = { readonly dialect: Dialect; readonly rows: readonly Reading[] };

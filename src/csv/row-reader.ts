@@ -1,4 +1,4 @@
-import type { FileProblem } from '@/core/wire/file-problem';
+import type { FileProblem } from '@/core/schema/file-problem';
 import type { CsvTable, Dialect } from './read-table';
 import { numberIn } from './read-table';
 

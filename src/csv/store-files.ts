@@ -1,10 +1,10 @@
 import { UNIT_KINDS } from '@/core/family/family-name';
 import { PART_KIND_NAMES } from '@/core/family/part-kind';
-import type { Article, BagItem } from '@/core/kit/article';
-import type { Fitment } from '@/core/kit/fitment';
+import type { Fitment } from '@/core/identify/fitment';
 import type { Dims } from '@/core/kit/need';
 import { fail, ok, type Result } from '@/core/result';
-import type { FileProblem } from '@/core/wire/file-problem';
+import type { FileProblem } from '@/core/schema/file-problem';
+import type { Article, BagItem } from '@/core/store/article';
 import type { CsvTable } from './read-table';
 import { RowReader } from './row-reader';
 

@@ -1,7 +1,7 @@
 import type { LoggedRow } from '@/core/prove/logged';
 import type { RigSample } from '@/core/prove/rig-sample';
 import { fail, ok, type Result } from '@/core/result';
-import type { FileProblem } from '@/core/wire/file-problem';
+import type { FileProblem } from '@/core/schema/file-problem';
 import { type Dialect, numberIn, readTable } from './read-table';
 
 export type ReadTrace = { readonly dialect: Dialect; readonly rows: readonly LoggedRow[] };

@@ -1,6 +1,6 @@
 import { fc, test as property } from '@fast-check/vitest';
 import { describe, expect, test } from 'vitest';
-import type { FileProblem } from '@/core/wire/file-problem';
+import type { FileProblem } from '@/core/schema/file-problem';
 import { readVacuum } from './vacuum-csv';
 
 const rows = (text: string) => {

@@ -1,6 +1,6 @@
 import type { VacuumSample } from '@/core/pedal-end/vacuum';
 import { fail, ok, type Result } from '@/core/result';
-import type { FileProblem } from '@/core/wire/file-problem';
+import type { FileProblem } from '@/core/schema/file-problem';
 import { type Dialect, numberIn, readTable } from './read-table';
 
 export type ReadVacuum = { readonly dialect: Dialect; readonly rows: readonly VacuumSample[] };

@@ -1,6 +1,6 @@
 import ExcelJS from 'exceljs';
 import { fail, ok, type Result } from '@/core/result';
-import type { FileProblem } from '@/core/wire/file-problem';
+import type { FileProblem } from '@/core/schema/file-problem';
 import type { CsvTable } from './read-table';
 
 /** The first sheet of a workbook as a table; its first row is the header. */

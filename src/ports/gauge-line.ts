@@ -1,4 +1,4 @@
-import type { SentReading } from '@/core/bore/sent-reading';
+import type { SentReading } from '@/core/gauge/sent-reading';
 
 type Listener = (readings: readonly SentReading[]) => void;
 

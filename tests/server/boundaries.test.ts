@@ -19,11 +19,11 @@ const lint = (file: string, text: string): string => {
 };
 
 test.each<[string, string, string]>([
-  ['src/core/breaks-boundary.ts', "import { theDb } from '@/db/connection';\nexport const x = theDb;\n", 'core/ is pure'],
+  ['src/core/breaks-boundary.ts', "import { theDb } from '@/db/engine/connection';\nexport const x = theDb;\n", 'core/ is pure'],
   ['src/core/breaks-boundary.ts', "import { readFileSync } from 'node:fs';\nexport const x = readFileSync;\n", 'core/ is pure'],
   ['src/core/breaks-boundary.ts', "import { useState } from 'react';\nexport const x = useState;\n", 'core/ is pure'],
   ['src/core/bore/breaks-boundary.ts', "import { Tag } from '@/ui/drawing/tag';\nexport const x = Tag;\n", 'core/ is pure'],
-  ['src/ui/breaks-boundary.ts', "import { theDb } from '@/db/connection';\nexport const x = theDb;\n", 'ui/ draws from props'],
+  ['src/ui/breaks-boundary.ts', "import { theDb } from '@/db/engine/connection';\nexport const x = theDb;\n", 'ui/ draws from props'],
   ['src/ui/breaks-boundary.ts', "import { theRig } from '@/ports/rig-run';\nexport const x = theRig;\n", 'ui/ draws from props'],
   ['src/app/breaks-boundary.ts', "import { eq } from 'drizzle-orm';\nexport const x = eq;\n", 'Only db/ speaks SQL'],
   ['src/app/breaks-boundary.ts', "import { units } from '@/db/tables';\nexport const x = units;\n", 'Only db/ speaks SQL'],
@@ -37,7 +37,7 @@ test.each<[string, string, string]>([
 
 test('what is allowed passes', () => {
   expect(lint('src/core/breaks-boundary.ts', "import { z } from 'zod';\nexport const x = z;\n")).not.toContain('noRestrictedImports');
-  expect(lint('src/ui/breaks-boundary.ts', "import { judgeBore } from '@/core/bore/judge';\nexport const x = judgeBore;\n")).not.toContain(
+  expect(lint('src/ui/breaks-boundary.ts', "import { judgeBore } from '@/core/judge/judge';\nexport const x = judgeBore;\n")).not.toContain(
     'noRestrictedImports',
   );
 });

@@ -5,10 +5,10 @@ import { eq } from 'drizzle-orm';
 import { beforeAll, describe, expect, test } from 'vitest';
 import type { CertificateFile } from '@/core/release/certificate-file';
 import type { Run } from '@/core/unit/unit-record';
-import { endRun, startRun } from '@/db/stations/prove';
-import { certificateOf, verifyCertificate } from '@/db/stations/release';
-import { reopen } from '@/db/stations/sign-off';
+import { endRun, startRun } from '@/db/prove/prove';
+import { certificateOf, verifyCertificate } from '@/db/release/release';
 import { certificates } from '@/db/tables';
+import { reopen } from '@/db/unit/sign-off';
 import { openShop, PEOPLE, type Shop } from './shop';
 
 // Certificates can be checked: by the shop's own address, and by a script that knows nothing of the application.

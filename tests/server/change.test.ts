@@ -1,15 +1,15 @@
 import { eq } from 'drizzle-orm';
 import { beforeAll, describe, expect, test } from 'vitest';
 import { ok } from '@/core/result';
-import { saySaveError } from '@/core/wire/save-error';
-import { changeUnit } from '@/db/change-unit';
-import { EventPayload, put } from '@/db/event-payload';
-import { historyOf } from '@/db/history';
-import { bookIn } from '@/db/stations/book-in';
-import { signOff } from '@/db/stations/sign-off';
-import { recordPart } from '@/db/stations/tray';
-import { startWait } from '@/db/stations/waits';
+import { saySaveError } from '@/core/unit/save-error';
+import { bookIn } from '@/db/book-in/book-in';
+import { changeUnit } from '@/db/engine/change-unit';
+import { EventPayload, put } from '@/db/engine/event-payload';
+import { recordPart } from '@/db/strip/tray';
 import { customers, unitEvents, units } from '@/db/tables';
+import { historyOf } from '@/db/unit/history';
+import { signOff } from '@/db/unit/sign-off';
+import { startWait } from '@/db/unit/waits';
 import { openShop, PEOPLE, type Shop, START } from './shop';
 
 let shop: Shop;

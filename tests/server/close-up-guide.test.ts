@@ -6,9 +6,9 @@ import { IMPERIAL, METRIC } from '@/core/quantity/units';
 import { drawnParts } from '@/core/unit/drawn-parts';
 import { stationPicture } from '@/core/unit/station-picture';
 import type { UnitRecord } from '@/core/unit/unit-record';
-import { noteAtBench } from '@/db/stations/bench';
-import { openBag } from '@/db/stations/kit';
-import { noteTorque, torquesOf } from '@/db/stations/torques';
+import { noteTorque, torquesOf } from '@/db/close-up/torques';
+import { openBag } from '@/db/kit/kit';
+import { noteAtBench } from '@/db/unit/bench';
 import { openShop, type Shop } from './shop';
 
 // The close-up guide as it is made from real units: their tray, their bags, their bore, their fluid.

@@ -6,9 +6,9 @@ import { STANDARD_RULES } from '@/core/rules/rule-set';
 import { routeOfUnit } from '@/core/unit/facts-of';
 import { gaugedSets } from '@/core/unit/gauged-before';
 import { lastCut } from '@/core/unit/last-cut';
-import { historyOf } from '@/db/history';
-import { answerCustomer, askCustomer, sentMessages } from '@/db/stations/approval';
-import { logPass } from '@/db/stations/hone';
+import { answerCustomer, askCustomer, sentMessages } from '@/db/customer/approval';
+import { logPass } from '@/db/hone/hone';
+import { historyOf } from '@/db/unit/history';
 import { boreMapSvg, profileSvg } from '@/ui/print/bore-svg';
 import { openShop, type Shop, START } from './shop';
 

@@ -1,11 +1,11 @@
 import { describe, expect, test } from 'vitest';
 import { FAMILY_NAMES } from '@/core/family/family-name';
 import { PART_KIND_NAMES } from '@/core/family/part-kind';
-import { EnteredArticle, EnteredFitment } from '@/core/kit/article-door';
+import { identify } from '@/core/identify/identify';
 import { normalThread } from '@/core/kit/fit';
-import { identify } from '@/core/kit/identify';
-import { THREADS } from '@/core/kit/thread';
+import { THREADS } from '@/core/quantity/thread';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
+import { EnteredArticle, EnteredFitment } from '@/core/store/article-door';
 import { FITMENTS } from '../../demo/fitments';
 import { asArticle, KITS } from '../../demo/kits';
 import { sundries } from '../../demo/sundries';

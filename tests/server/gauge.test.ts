@@ -1,11 +1,11 @@
 import { beforeAll, describe, expect, test, vi } from 'vitest';
 import { POST } from '@/app/api/v1/devices/[id]/readings/route';
-import type { SentReading } from '@/core/bore/sent-reading';
-import { addInstrument, checkRing, checksOf, instruments, newToken, retireInstrument } from '@/db/instruments';
-import { saveGauging, saveJudgement } from '@/db/stations/bore';
-import { makersLimitOf, setMakersLimit } from '@/db/stations/makers-limit';
-import { addPhoto } from '@/db/stations/photos';
-import { layPhoto } from '@/db/stations/underlay';
+import type { SentReading } from '@/core/gauge/sent-reading';
+import { addInstrument, checkRing, checksOf, instruments, newToken, retireInstrument } from '@/db/gauge/instruments';
+import { saveGauging, saveJudgement } from '@/db/judge/judgement';
+import { makersLimitOf, setMakersLimit } from '@/db/judge/makers-limit';
+import { layPhoto } from '@/db/judge/underlay';
+import { addPhoto } from '@/db/unit/photos';
 import { followGauge } from '@/ports/gauge-line';
 import { drawPhoto } from '../../demo/photo';
 import { seeded } from '../../demo/random';

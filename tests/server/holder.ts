@@ -1,7 +1,7 @@
 import { runOnRig } from '@/app/_server/run-on-rig';
-import { openDb } from '@/db/connection';
-import { loadUnit } from '@/db/load-unit';
-import { runStepOf, startRun } from '@/db/stations/prove';
+import { openDb } from '@/db/engine/connection';
+import { loadUnit } from '@/db/engine/load-unit';
+import { runStepOf, startRun } from '@/db/prove/prove';
 import { theRig } from '@/ports/rig-run';
 
 // Runs one step of a unit as the server does, and says when it holds; killed by its test in the middle.

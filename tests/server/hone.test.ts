@@ -1,10 +1,10 @@
 import { eq } from 'drizzle-orm';
 import { beforeAll, describe, expect, test } from 'vitest';
 import { currentVerdict } from '@/core/unit/facts-of';
-import { logPass, type NewPass, ratesFor } from '@/db/stations/hone';
-import { boreCut } from '@/db/stations/sign-off';
-import { undoLast } from '@/db/stations/undo';
+import { logPass, type NewPass, ratesFor } from '@/db/hone/hone';
 import { honePasses } from '@/db/tables';
+import { boreCut } from '@/db/unit/sign-off';
+import { undoLast } from '@/db/unit/undo';
 import { openShop, PEOPLE, type Shop } from './shop';
 
 let shop: Shop;

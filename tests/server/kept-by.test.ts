@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { keptBy, keptUnder } from '@/db/kept';
+import { keptBy, keptUnder } from '@/db/engine/kept';
 
 describe('what is read often and changes seldom', () => {
   const shelf = () => {

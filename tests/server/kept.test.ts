@@ -1,12 +1,12 @@
 import { fc, test as property } from '@fast-check/vitest';
 import { beforeAll, describe, expect, test } from 'vitest';
-import { databaseUrl, openDb } from '@/db/connection';
-import { unitOfTag } from '@/db/kept-units';
-import { find } from '@/db/stations/findings';
-import { reopenAfterFail } from '@/db/stations/proof';
-import { recordPart } from '@/db/stations/tray';
-import { undoLast } from '@/db/stations/undo';
-import { endWait, ringWait, startWait } from '@/db/stations/waits';
+import { find } from '@/db/book-in/findings';
+import { databaseUrl, openDb } from '@/db/engine/connection';
+import { unitOfTag } from '@/db/engine/kept-units';
+import { reopenAfterFail } from '@/db/prove/proof';
+import { recordPart } from '@/db/strip/tray';
+import { undoLast } from '@/db/unit/undo';
+import { endWait, ringWait, startWait } from '@/db/unit/waits';
 import { SOUND } from '../../devices/rig/chamber';
 import { openShop, type Shop, START } from './shop';
 

@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { eq } from 'drizzle-orm';
 import { beforeAll, expect, test } from 'vitest';
-import { EventPayload } from '@/db/event-payload';
+import { EventPayload } from '@/db/engine/event-payload';
 import { timers, unitEvents, units } from '@/db/tables';
 import { openShop, type Shop } from './shop';
 

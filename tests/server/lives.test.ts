@@ -2,7 +2,7 @@ import { beforeAll, describe, expect, test } from 'vitest';
 import { METRIC } from '@/core/quantity/units';
 import { lifeOf, tallyComebacks } from '@/core/unit/lives';
 import { tagOf } from '@/core/unit/unit-record';
-import { comebacks, firstLife, otherLives } from '@/db/stations/lives';
+import { comebacks, firstLife, otherLives } from '@/db/unit/lives';
 import { openShop, type Shop } from './shop';
 
 // A unit that comes back is tied to the life it had, and what the first lives had in common is counted.

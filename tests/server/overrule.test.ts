@@ -2,9 +2,9 @@ import { eq } from 'drizzle-orm';
 import { beforeAll, describe, expect, test } from 'vitest';
 import { stateRelease } from '@/core/release/statement';
 import { currentVerdict, routeOfUnit } from '@/core/unit/facts-of';
-import { type OverruleEntry, overruleVerdict } from '@/db/stations/bore';
-import { undoLast } from '@/db/stations/undo';
+import { type OverruleEntry, overruleVerdict } from '@/db/judge/judgement';
 import { verdicts } from '@/db/tables';
+import { undoLast } from '@/db/unit/undo';
 import { openShop, PEOPLE, type Shop } from './shop';
 
 let shop: Shop;

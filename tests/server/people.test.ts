@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { beforeAll, beforeEach, describe, expect, test, vi } from 'vitest';
-import { theAuth } from '@/db/auth';
-import { checkPin, everyone, signIn, signOut, whoIs } from '@/db/people';
+import { theAuth } from '@/db/people/auth';
+import { checkPin, everyone, signIn, signOut, whoIs } from '@/db/people/people';
 import { accounts, people, sessions } from '@/db/tables';
 import { openShop, PINS, type Shop } from './shop';
 

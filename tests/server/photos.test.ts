@@ -4,8 +4,8 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import { beforeAll, describe, expect, test } from 'vitest';
 import type { PhotoSubject } from '@/core/unit/unit-record';
-import { addPhoto, photoFile, photoHash, storePhoto, sweepPhotos } from '@/db/stations/photos';
-import { leave } from '@/db/stations/sign-off';
+import { addPhoto, photoFile, photoHash, storePhoto, sweepPhotos } from '@/db/unit/photos';
+import { leave } from '@/db/unit/sign-off';
 import { openShop, PEOPLE, type Shop } from './shop';
 
 let shop: Shop;

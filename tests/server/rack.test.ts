@@ -1,9 +1,9 @@
 import { createHash } from 'node:crypto';
 import { beforeAll, describe, expect, test } from 'vitest';
 import { canonical } from '@/core/release/canonical';
-import { findUnits, howManyLeft, leftSince, onTheRack } from '@/db/rack';
-import { certificateOf } from '@/db/stations/release';
-import { leave } from '@/db/stations/sign-off';
+import { findUnits, howManyLeft, leftSince, onTheRack } from '@/db/rack/rack';
+import { certificateOf } from '@/db/release/release';
+import { leave } from '@/db/unit/sign-off';
 import { openShop, PEOPLE, type Shop, START } from './shop';
 
 let shop: Shop;

@@ -17,7 +17,7 @@ import * as unit from '@/app/actions/unit';
 import { STANDARD_LIKELIHOODS } from '@/core/book-in/likelihoods';
 import { masterSingle } from '@/core/family/anatomy/master-single';
 import { type Doing, may, type Person, ROLES } from '@/core/people/role';
-import { theAuth } from '@/db/auth';
+import { theAuth } from '@/db/people/auth';
 import { openShop, PEOPLE, PINS, type Shop } from './shop';
 
 /** The request's headers as the action sees them; only these stand in for Next, everything below is the real thing. */

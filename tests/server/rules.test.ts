@@ -1,10 +1,10 @@
 import { beforeAll, expect, test } from 'vitest';
+import { judgedOtherwise } from '@/core/judge/judged-otherwise';
 import { EditedRulesDoor } from '@/core/rules/rule-door';
 import { RULE_NAMES, RULES, STANDARD_RULES } from '@/core/rules/rule-set';
 import { currentVerdict } from '@/core/unit/facts-of';
-import { judgedOtherwise } from '@/core/unit/judged-otherwise';
-import { judgedCases, rulesInForce, ruleVersions, saveRules } from '@/db/rules';
-import { leave } from '@/db/stations/sign-off';
+import { judgedCases, rulesInForce, ruleVersions, saveRules } from '@/db/rules/rules';
+import { leave } from '@/db/unit/sign-off';
 import { openShop, PEOPLE, type Shop, START } from './shop';
 
 let shop: Shop;

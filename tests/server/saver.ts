@@ -1,5 +1,5 @@
-import { openDb } from '@/db/connection';
-import { startWait } from '@/db/stations/waits';
+import { openDb } from '@/db/engine/connection';
+import { startWait } from '@/db/unit/waits';
 
 // Saves changes to one unit for ever and prints the id of each once it is acknowledged; killed by its test.
 const [, , unitId = '', run = ''] = process.argv;

@@ -1,9 +1,9 @@
 import { beforeAll, describe, expect, test } from 'vitest';
 import type { Result } from '@/core/result';
-import { setAside } from '@/db/stations/kit';
-import { undoLast } from '@/db/stations/undo';
+import { setAside } from '@/db/kit/kit';
 import { articleOf } from '@/db/store/catalogue';
 import { correct, movesOf, receive } from '@/db/store/stock';
+import { undoLast } from '@/db/unit/undo';
 import { openShop, PEOPLE, type Shop, START } from './shop';
 
 // Many at the same shelf at once: nothing is lost, nothing is taken twice, nothing goes below none.

@@ -2,9 +2,9 @@ import { join } from 'node:path';
 import { createClient } from '@libsql/client';
 import { eq, sql } from 'drizzle-orm';
 import { beforeAll, describe, expect, test } from 'vitest';
-import { type Db, migrateDb, openDb } from '@/db/connection';
+import { type Db, migrateDb, openDb } from '@/db/engine/connection';
+import { queueWrites } from '@/db/engine/writer';
 import { customers, jobs } from '@/db/tables';
-import { queueWrites } from '@/db/writer';
 import { ownFolder } from './shop';
 
 const folder = ownFolder();

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { tagOf } from '@/core/unit/unit-record';
-import { theDb } from '@/db/connection';
-import { openWaits } from '@/db/stations/waits';
+import { theDb } from '@/db/engine/connection';
+import { openWaits } from '@/db/unit/waits';
 import { TopBar } from '@/ui/shell/top-bar';
 import { unitsOf } from '../_server/preferences';
 import { personOrSignIn } from '../_server/who';

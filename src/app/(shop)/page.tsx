@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
-import { theDb } from '@/db/connection';
-import { onTheRack } from '@/db/rack';
-import { openWaits } from '@/db/stations/waits';
+import { theDb } from '@/db/engine/connection';
+import { onTheRack } from '@/db/rack/rack';
+import { openWaits } from '@/db/unit/waits';
 import { Rack } from '@/ui/rack/rack';
 import { unitsOf } from '../_server/preferences';
 

@@ -2,9 +2,9 @@ import { revalidatePath } from 'next/cache';
 import type { z } from 'zod';
 import { type Doing, may, type Person } from '@/core/people/role';
 import { fail, type Result } from '@/core/result';
-import { problemsOf } from '@/core/wire/problems';
-import type { SaveError } from '@/core/wire/save-error';
-import { type Db, theDb } from '@/db/connection';
+import { problemsOf } from '@/core/schema/problems';
+import type { SaveError } from '@/core/unit/save-error';
+import { type Db, theDb } from '@/db/engine/connection';
 import { currentPerson } from './who';
 
 type Ring = { readonly db: Db; readonly person: Person; readonly now: number };

@@ -1,5 +1,5 @@
 import { tagOf } from '@/core/unit/unit-record';
-import { rulesInForce } from '@/db/rules';
+import { rulesInForce } from '@/db/rules/rules';
 import { boreMapSvg } from '@/ui/print/bore-svg';
 import { problem } from './door';
 import { drawingAnswer } from './drawing-answer';

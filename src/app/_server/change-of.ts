@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Person } from '@/core/people/role';
 import type { EventKind } from '@/core/unit/event-kind';
-import type { Change } from '@/db/change-unit';
+import type { Change } from '@/db/engine/change-unit';
 
 export const Id = z.string().min(1).max(100);
 export const Note = z.string().max(1000);

@@ -1,6 +1,6 @@
 import { createHash, timingSafeEqual } from 'node:crypto';
 import { headers } from 'next/headers';
-import type { Problem } from '@/core/wire/problems';
+import type { Problem } from '@/core/schema/problems';
 import { currentPerson } from './who';
 
 /** A refusal in the problem+json form. */

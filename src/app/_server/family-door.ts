@@ -3,8 +3,8 @@ import { FAMILIES } from '@/core/family/families';
 import type { Family } from '@/core/family/family';
 import { UNIT_KINDS } from '@/core/family/family-name';
 import { familyOf, type Variant } from '@/core/family/variant-door';
-import { theDb } from '@/db/connection';
-import { variantById } from '@/db/stations/variants';
+import { theDb } from '@/db/engine/connection';
+import { variantById } from '@/db/family/variants';
 
 /** What an address calls a family: a standard one by its name, or the shop's variant by its id. */
 export const familyByAddress = cache(

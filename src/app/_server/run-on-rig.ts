@@ -3,11 +3,11 @@ import { FINE } from '@/core/prove/hold-analysis';
 import type { RunStep } from '@/core/prove/programme/step';
 import { fail, type Result } from '@/core/result';
 import { keptBarOf } from '@/core/unit/proving';
+import type { SaveError } from '@/core/unit/save-error';
 import { tagOf, type UnitRecord } from '@/core/unit/unit-record';
-import type { SaveError } from '@/core/wire/save-error';
-import type { Db } from '@/db/connection';
-import { rulesInForce } from '@/db/rules';
-import { endRun, keepPiece, type RunEnd } from '@/db/stations/prove';
+import type { Db } from '@/db/engine/connection';
+import { endRun, keepPiece, type RunEnd } from '@/db/prove/prove';
+import { rulesInForce } from '@/db/rules/rules';
 import { theRig } from '@/ports/rig-run';
 import { changeOf } from './change-of';
 

@@ -1,7 +1,7 @@
 import { may, type Person } from '@/core/people/role';
 import { tagNumber, type UnitRecord } from '@/core/unit/unit-record';
-import { type Db, theDb } from '@/db/connection';
-import { unitOfTag } from '@/db/kept-units';
+import { type Db, theDb } from '@/db/engine/connection';
+import { unitOfTag } from '@/db/engine/kept-units';
 import { problem } from './door';
 import { currentPerson } from './who';
 

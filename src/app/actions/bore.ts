@@ -1,20 +1,20 @@
 'use server';
 
 import { z } from 'zod';
-import { DiaMm, ReadingDoor, TempC } from '@/core/bore/gauge-door';
-import { MarkDoor } from '@/core/bore/judge-door';
-import { MATERIALS } from '@/core/bore/material';
-import { SCHOOLS } from '@/core/bore/school';
-import { FixedPoints } from '@/core/bore/underlay-door';
+import { MATERIALS } from '@/core/family/material';
+import { DiaMm, ReadingDoor, TempC } from '@/core/gauge/gauge-door';
 import { DRIVE_NAMES, TOOL_NAMES } from '@/core/hone/drive';
 import { GritDoor, Rpm, StrokesPerMin } from '@/core/hone/hone-door';
-import { OverruleDoor } from '@/core/unit/overrule-door';
-import { overruleVerdict, saveGauging, saveJudgement } from '@/db/stations/bore';
-import { logPass } from '@/db/stations/hone';
-import { setMakersLimit } from '@/db/stations/makers-limit';
-import { boreCut } from '@/db/stations/sign-off';
-import { backFromSleeving, sendOut } from '@/db/stations/sleeve';
-import { layPhoto } from '@/db/stations/underlay';
+import { MarkDoor } from '@/core/judge/judge-door';
+import { OverruleDoor } from '@/core/judge/overrule-door';
+import { FixedPoints } from '@/core/judge/underlay-door';
+import { SCHOOLS } from '@/core/rules/school';
+import { logPass } from '@/db/hone/hone';
+import { overruleVerdict, saveGauging, saveJudgement } from '@/db/judge/judgement';
+import { setMakersLimit } from '@/db/judge/makers-limit';
+import { layPhoto } from '@/db/judge/underlay';
+import { backFromSleeving, sendOut } from '@/db/sleeve/sleeve';
+import { boreCut } from '@/db/unit/sign-off';
 import { act } from '../_server/act';
 import { changeOf, Id, Note, Target } from '../_server/change-of';
 

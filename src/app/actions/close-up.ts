@@ -6,10 +6,10 @@ import { FINISH_NAMES, FINISHES } from '@/core/finish/finish';
 import { GapSheetDoor } from '@/core/set/gap-door';
 import { BenchDataDoor, VacuumSamples } from '@/core/unit/bench-door';
 import type { EventKind } from '@/core/unit/event-kind';
-import { type Noted, noteAtBench, saveGap, saveVacuum } from '@/db/stations/bench';
-import { findCured, putOnFinish } from '@/db/stations/finish';
-import { findForgotten } from '@/db/stations/forgotten';
-import { noteTorque } from '@/db/stations/torques';
+import { findForgotten } from '@/db/close-up/forgotten';
+import { noteTorque } from '@/db/close-up/torques';
+import { findCured, putOnFinish } from '@/db/finish/finish';
+import { type Noted, noteAtBench, saveGap, saveVacuum } from '@/db/unit/bench';
 import { act } from '../_server/act';
 import { changeOf, Id, Note, Target } from '../_server/change-of';
 

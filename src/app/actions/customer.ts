@@ -1,7 +1,7 @@
 'use server';
 
 import { z } from 'zod';
-import { answerCustomer, askCustomer } from '@/db/stations/approval';
+import { answerCustomer, askCustomer } from '@/db/customer/approval';
 import { act } from '../_server/act';
 import { changeOf, Id, Target } from '../_server/change-of';
 

@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { familyFaults, sayFamilyFault } from '@/core/family/check-family';
 import { familyOf, VariantDoor } from '@/core/family/variant-door';
 import { fail } from '@/core/result';
-import { saveVariant } from '@/db/stations/variants';
+import { saveVariant } from '@/db/family/variants';
 import { act } from '../_server/act';
 import { Id } from '../_server/change-of';
 

@@ -1,9 +1,9 @@
 'use server';
 
 import { z } from 'zod';
-import { DiaMm } from '@/core/bore/gauge-door';
+import { DiaMm } from '@/core/gauge/gauge-door';
 import { fail, ok } from '@/core/result';
-import { addInstrument, checkRing, newToken, retireInstrument } from '@/db/instruments';
+import { addInstrument, checkRing, newToken, retireInstrument } from '@/db/gauge/instruments';
 import { act } from '../_server/act';
 import { Id } from '../_server/change-of';
 

@@ -1,11 +1,11 @@
 'use server';
 
 import { z } from 'zod';
+import { MeasuredDoor } from '@/core/identify/identify-door';
 import { Findings } from '@/core/kit/bag-door';
-import { MeasuredDoor } from '@/core/kit/identify-door';
 import { DimsDoor } from '@/core/kit/kit-door';
-import { identifyUnit } from '@/db/stations/identity';
-import { keepSurplus, measureNeed, openBag, orderFor, putBack, reuseOld, setAside, spoilPiece } from '@/db/stations/kit';
+import { identifyUnit } from '@/db/identify/identity';
+import { keepSurplus, measureNeed, openBag, orderFor, putBack, reuseOld, setAside, spoilPiece } from '@/db/kit/kit';
 import { act } from '../_server/act';
 import { changeOf, Id, Target } from '../_server/change-of';
 

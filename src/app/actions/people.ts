@@ -5,9 +5,9 @@ import { redirect } from 'next/navigation';
 import { z } from 'zod';
 import { sayUntil } from '@/core/quantity/say-time';
 import { ok } from '@/core/result';
-import { theDb } from '@/db/connection';
-import { signIn as signInPerson, signOut as signOutPerson } from '@/db/people';
-import { newCalendarKey } from '@/db/stations/calendar';
+import { theDb } from '@/db/engine/connection';
+import { signIn as signInPerson, signOut as signOutPerson } from '@/db/people/people';
+import { newCalendarKey } from '@/db/unit/calendar';
 import { act } from '../_server/act';
 import { Id } from '../_server/change-of';
 

@@ -3,7 +3,7 @@
 import { z } from 'zod';
 import { UNIT_KINDS } from '@/core/family/family-name';
 import { StepsDoor } from '@/core/prove/programme/step-door';
-import { saveProgramme } from '@/db/save-programme';
+import { saveProgramme } from '@/db/prove/save-programme';
 import { act } from '../_server/act';
 
 const Entry = z.object({

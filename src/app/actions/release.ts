@@ -5,10 +5,10 @@ import { may } from '@/core/people/role';
 import { sayUntil } from '@/core/quantity/say-time';
 import { fail } from '@/core/result';
 import { STATIONS } from '@/core/route/station';
-import { loadUnit } from '@/db/load-unit';
-import { checkPin } from '@/db/people';
-import { release, signForRelease } from '@/db/stations/release';
-import { leave, reopen } from '@/db/stations/sign-off';
+import { loadUnit } from '@/db/engine/load-unit';
+import { checkPin } from '@/db/people/people';
+import { release, signForRelease } from '@/db/release/release';
+import { leave, reopen } from '@/db/unit/sign-off';
 import { act } from '../_server/act';
 import { changeOf, Id, Target } from '../_server/change-of';
 

@@ -1,11 +1,11 @@
 'use server';
 
 import { z } from 'zod';
+import { judgedOtherwise } from '@/core/judge/judged-otherwise';
 import { fail, ok } from '@/core/result';
 import { EditedRulesDoor } from '@/core/rules/rule-door';
 import { SchoolsDoor } from '@/core/rules/schools-door';
-import { judgedOtherwise } from '@/core/unit/judged-otherwise';
-import { judgedCases, saveRules } from '@/db/rules';
+import { judgedCases, saveRules } from '@/db/rules/rules';
 import { act } from '../_server/act';
 
 /** Which units would be judged otherwise under these rules. Nothing is saved. */

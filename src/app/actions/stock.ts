@@ -1,7 +1,7 @@
 'use server';
 
 import { z } from 'zod';
-import { EnteredArticle, EnteredFitment } from '@/core/kit/article-door';
+import { EnteredArticle, EnteredFitment } from '@/core/store/article-door';
 import { enterByHand } from '@/db/store/enter';
 import { undoImport } from '@/db/store/import-undo';
 import { receiveAndTell } from '@/db/store/receive-and-tell';

@@ -1,14 +1,14 @@
 'use server';
 
 import { z } from 'zod';
-import { METHOD_NAMES, METHODS, STUCK_STATES, TREATMENT_RESULTS } from '@/core/clean/treatment';
 import { PART_KIND_NAMES } from '@/core/family/part-kind';
 import { DimsDoor } from '@/core/kit/kit-door';
 import { CONDITIONS } from '@/core/strip/tray';
 import { ChecksDoor, FastenedDoor } from '@/core/strip/tray-door';
-import { tellStep } from '@/db/stations/guide';
-import { addPart, dropPart, recordPart } from '@/db/stations/tray';
-import { treat } from '@/db/stations/treatments';
+import { METHOD_NAMES, METHODS, STUCK_STATES, TREATMENT_RESULTS } from '@/core/strip/treatment';
+import { treat } from '@/db/clean/treatments';
+import { tellStep } from '@/db/strip/guide';
+import { addPart, dropPart, recordPart } from '@/db/strip/tray';
 import { act } from '../_server/act';
 import { changeOf, Id, Note, Target } from '../_server/change-of';
 

@@ -3,9 +3,9 @@
 import { z } from 'zod';
 import { ok } from '@/core/result';
 import { STATIONS } from '@/core/route/station';
-import { signOff } from '@/db/stations/sign-off';
-import { undoLast } from '@/db/stations/undo';
-import { endWait, ringWait, startWait } from '@/db/stations/waits';
+import { signOff } from '@/db/unit/sign-off';
+import { undoLast } from '@/db/unit/undo';
+import { endWait, ringWait, startWait } from '@/db/unit/waits';
 import { act } from '../_server/act';
 import { changeOf, Id, Note, Target } from '../_server/change-of';
 

@@ -1,11 +1,11 @@
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { may } from '@/core/people/role';
+import { problemsOf } from '@/core/schema/problems';
+import { saySaveError } from '@/core/unit/save-error';
 import { PHOTO_KINDS } from '@/core/unit/unit-record';
-import { problemsOf } from '@/core/wire/problems';
-import { saySaveError } from '@/core/wire/save-error';
-import { theDb } from '@/db/connection';
-import { addPhoto } from '@/db/stations/photos';
+import { theDb } from '@/db/engine/connection';
+import { addPhoto } from '@/db/unit/photos';
 import { changeOf, Id } from '../_server/change-of';
 import { problem } from '../_server/door';
 import { currentPerson } from '../_server/who';

@@ -1,11 +1,11 @@
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
-import { theDb } from '@/db/connection';
-import { demoPins } from '@/db/demo-pins';
-import { everyone } from '@/db/people';
+import { theDb } from '@/db/engine/connection';
+import { everyone } from '@/db/people/people';
 import { SignIn } from '@/ui/shell/sign-in';
 import { currentPerson } from '../_server/who';
 import { signInAction } from '../actions/people';
+import { demoPins } from './demo-pins';
 
 export const metadata: Metadata = { title: 'Sign in' };
 

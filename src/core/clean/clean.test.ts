@@ -1,10 +1,10 @@
 import { describe, expect, test } from 'vitest';
-import { MATERIALS } from '../bore/material';
 import { FAMILIES } from '../family/families';
 import { type Drawing, geometryAt } from '../family/family';
+import { MATERIALS } from '../family/material';
 import { emptyTray } from '../strip/tray';
+import { lookedAgain, METHOD_NAMES, METHODS, type MethodName, toRinse } from '../strip/treatment';
 import { cleaningBody, cleaningFor, clearingWireMm, drillingsOf } from './cleaning';
-import { lookedAgain, METHOD_NAMES, METHODS, type MethodName, toRinse } from './treatment';
 
 const done = (...methods: readonly MethodName[]) => methods.map((method, at) => ({ method, at }));
 

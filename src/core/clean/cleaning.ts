@@ -1,9 +1,9 @@
-import type { Material } from '../bore/material';
 import type { Family } from '../family/family';
 import type { Geometry } from '../family/geometry';
+import type { Material } from '../family/material';
 import { PART_KINDS } from '../family/part-kind';
 import type { TrayPart } from '../strip/tray-door';
-import { METHODS, type MethodName, type Residue } from './treatment';
+import { METHODS, type MethodName, type Residue } from '../strip/treatment';
 
 /** A way to clean this body: what for and how; or why it must not be used on it. */
 export type CleaningAdvice = {

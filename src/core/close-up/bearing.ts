@@ -1,28 +1,13 @@
 import type { Family } from '../family/family';
-import type { PartKind } from '../family/part-kind';
-import { isRadial } from '../family/shape/part-shape';
+import { PART_KINDS, type PartKind } from '../family/part-kind';
 import type { Station } from '../route/station';
 import type { TrayPart } from '../strip/tray-door';
 
-/** Parts that hold no working pressure: what was proved stands when one of these goes in later. */
-const OUTSIDE_PRESSURE: readonly PartKind[] = [
-  'bleed-cap',
-  'boot',
-  'dust-seal',
-  'reservoir-cap',
-  'cap-seal',
-  'screen',
-  'roll-pin',
-  'reservoir',
-  'grommet',
-];
-export const bearsOnProof = (kind: PartKind): boolean => !OUTSIDE_PRESSURE.includes(kind);
+/** Does putting this part in bear on what was proved? What holds no working pressure does not. */
+export const bearsOnProof = (kind: PartKind): boolean => PART_KINDS[kind].bears !== 'nothing';
 
-/** Does putting this part in move where the piston rests or what the rod meets? What stands in the wall does not, but for the stops. */
-export const bearsOnGap = (kind: PartKind): boolean =>
-  kind === 'stop-pin' ||
-  kind === 'set-screw' ||
-  !(isRadial(kind) || !bearsOnProof(kind) || kind === 'banjo-bolt' || kind === 'sealing-washer');
+/** Does putting this part in move where the piston rests or what the rod meets? */
+export const bearsOnGap = (kind: PartKind): boolean => PART_KINDS[kind].bears === 'gap-and-proof';
 
 /** Stations whose sign-off falls when these parts go in again; the signatures always do. */
 export const reopenedByParts = (family: Family, parts: readonly Pick<TrayPart, 'kind'>[]): readonly Station[] => [

@@ -1,9 +1,4 @@
-import type { PartKind } from '../family/part-kind';
 import type { Fastened, TrayPart } from '../strip/tray-door';
-
-/** What is tightened, and to how much the manual asks. @source design, domain, "fasteners": torque from a manual, or by feel and recorded as such */
-export const FASTENERS: readonly PartKind[] = ['set-screw', 'end-plug', 'bleed-screw', 'banjo-bolt', 'union-nut', 'switch'];
-export const isFastener = (kind: PartKind): boolean => FASTENERS.includes(kind);
 
 /** What a manual gives for one fastener of a fitment. */
 export type Torque = {

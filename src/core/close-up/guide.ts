@@ -1,11 +1,11 @@
-import { PART_KINDS, type Stuff } from '../family/part-kind';
+import { isFastener, PART_KINDS, type Stuff } from '../family/part-kind';
 import { NO_TOUCH, type Touch } from '../fluid/contact';
 import { FLUIDS } from '../fluid/fluid';
 import { LUBRICANTS } from '../fluid/lubricant';
 import type { Units } from '../quantity/units';
 import { newestOf } from '../unit/bench-record';
 import type { UnitRecord } from '../unit/unit-record';
-import { isFastener, type Torque } from './fastening';
+import type { Torque } from './fastening';
 import { type Fitting, fittingOf, type Wet } from './fitting';
 import { assemblyOrder } from './order';
 import { edgesOnTheWay, lipLeads, sayPassing } from './passing';

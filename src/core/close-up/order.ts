@@ -1,5 +1,5 @@
 import type { Family } from '../family/family';
-import { isRadial } from '../family/shape/part-shape';
+import { isRadial, isStop } from '../family/part-kind';
 import { isForeign } from '../strip/part-state';
 import { removalOrder } from '../strip/removal-order';
 import type { TrayPart } from '../strip/tray-door';
@@ -52,9 +52,8 @@ const OVER: { readonly [kind: string]: readonly string[] } = {
 export const inTheWay = (family: Family, tray: readonly TrayPart[], part: TrayPart): readonly TrayPart[] => {
   const groups = removalOrder(family, tray);
   if (OVER[part.kind] !== undefined) return groups.flatMap(([p]) => (p !== undefined && OVER[part.kind]?.includes(p.kind) ? [p] : []));
-  const isStop = (p: TrayPart): boolean => p.kind === 'set-screw' || p.kind === 'stop-pin';
-  if (family.bore === 'none' || isStop(part) || isRadial(part.kind) || part.kind === 'banjo-bolt') return [];
-  const axial = groups.filter(([p]) => p !== undefined && (isStop(p) || !(isRadial(p.kind) || p.kind in OVER || p.kind === 'banjo-bolt')));
+  if (family.bore === 'none' || isStop(part.kind) || isRadial(part.kind) || part.kind === 'banjo-bolt') return [];
+  const axial = groups.filter(([p]) => p !== undefined && (isStop(p.kind) || !(isRadial(p.kind) || p.kind in OVER || p.kind === 'banjo-bolt')));
   if (family.bore === 'through')
     return nearerEnd(
       tray,

@@ -1,10 +1,10 @@
-import { isExpired } from '../kit/article';
 import { assignItems } from '../kit/assign';
 import { asFound, leftIn } from '../kit/bag';
 import { inFirst, needsOf } from '../kit/needs-of';
+import { neverReused } from '../family/part-kind';
+import { isExpired } from '../store/article';
 import type { TrayPart } from '../strip/tray-door';
 import type { SetAside, UnitRecord } from '../unit/unit-record';
-import { NEVER_REUSED } from './stack-check';
 
 /** Where a piece that goes in comes from. */
 export type Piece =
@@ -38,7 +38,7 @@ export const piecesOf = (r: Pick<UnitRecord, 'family' | 'tray' | 'unit' | 'setAs
 };
 
 /** Does the unit's own piece go back? */
-export const usesOld = (p: Pick<TrayPart, 'fate' | 'kind'>): boolean => p.fate === 'refitted' && !NEVER_REUSED.includes(p.kind);
+export const usesOld = (p: Pick<TrayPart, 'fate' | 'kind'>): boolean => p.fate === 'refitted' && !neverReused(p.kind);
 
 /** Why the new piece for a part is too old to go in; undefined when it is not. */
 export const expiredPiece = (r: Parameters<typeof piecesOf>[0], part: TrayPart, now: number): string | undefined => {

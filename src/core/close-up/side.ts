@@ -1,7 +1,7 @@
 import { type Family, partFacing } from '../family/family';
-import type { PartKind } from '../family/part-kind';
+import { PART_KINDS, type PartKind, partsChambers } from '../family/part-kind';
 import type { TrayPart } from '../strip/tray-door';
-import type { Faces } from './stack-check';
+import type { Faces } from '../family/facing';
 
 /** What tells the two ways in which a part can go in: the lip of a seal, the bowl of a washer, the small end of a spring. */
 export type Sided = 'lip' | 'bowl' | 'small-end';
@@ -9,8 +9,6 @@ export type Sided = 'lip' | 'bowl' | 'small-end';
 /** Which way a part goes in, and why; a spring may also be the same at both ends. */
 export type Side = { readonly what: Sided; readonly toward: Faces; readonly because: string };
 
-const SEALS: readonly PartKind[] = ['cup', 'plunger-seal', 'o-ring', 'end-seal', 'square-seal'];
-const PISTONS: readonly PartKind[] = ['piston', 'plunger', 'shuttle'];
 const RIGHT_LEFT: { readonly [F in Faces]: string } = { blind: 'right', open: 'left' };
 
 /**
@@ -27,11 +25,11 @@ export const sideOf = (family: Family, tray: readonly TrayPart[], part: TrayPart
       because: `It holds the pressure that stands to its ${RIGHT_LEFT[lip]}, so its lip opens to the ${RIGHT_LEFT[lip]}.`,
     };
   if (part.kind === 'concave-washer')
-    return toNeighbour(family, tray, part, { what: 'bowl', kinds: SEALS, why: 'A concave washer backs a seal: its bowl lies toward it' });
+    return toNeighbour(family, tray, part, { what: 'bowl', to: partsChambers, why: 'A concave washer backs a seal: its bowl lies toward it' });
   if (part.kind === 'spring')
     return toNeighbour(family, tray, part, {
       what: 'small-end',
-      kinds: PISTONS,
+      to: (kind) => PART_KINDS[kind].carries !== null,
       why: 'A spring with two diameters goes small end to the piston',
     });
   return undefined;
@@ -40,15 +38,15 @@ export const sideOf = (family: Family, tray: readonly TrayPart[], part: TrayPart
 /** May this part be put in without a side, because it is the same at both ends? */
 export const mayBeEven = (kind: PartKind): boolean => kind === 'spring';
 
-type Toward = { readonly what: Sided; readonly kinds: readonly PartKind[]; readonly why: string };
+type Toward = { readonly what: Sided; readonly to: (kind: PartKind) => boolean; readonly why: string };
 
-const toNeighbour = (family: Family, tray: readonly TrayPart[], part: TrayPart, { what, kinds, why }: Toward): Side | undefined => {
+const toNeighbour = (family: Family, tray: readonly TrayPart[], part: TrayPart, { what, to: isIt, why }: Toward): Side | undefined => {
   const x = placesIn(family, tray);
   const here = x(part);
   const away = (to: Faces): number =>
     Math.min(
       ...tray
-        .filter((p) => kinds.includes(p.kind) && p.found !== 'absent')
+        .filter((p) => isIt(p.kind) && p.found !== 'absent')
         .map((p) => (to === 'open' ? here - x(p) : x(p) - here))
         .filter((mm) => mm > 0),
     );

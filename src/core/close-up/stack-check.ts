@@ -1,6 +1,7 @@
-/** A space in the bore, and what presses in it. */
-export type Chamber = { readonly id: string; readonly pressure: 'none' | 'reservoir' | 'working' };
-export type Faces = 'open' | 'blind';
+import { type Chamber, expectedFacing, type Faces } from '../family/facing';
+import { neverReused } from '../family/part-kind';
+import type { Fate } from '../strip/tray-door';
+
 /** A seal between two neighbouring chambers, the open-end one first. `faces` is where its lip opens, as found. */
 export type StackSeal = {
   readonly id: string;
@@ -8,7 +9,6 @@ export type StackSeal = {
   readonly between: readonly [string, string];
   readonly faces?: Faces | null | undefined;
 };
-export type Fate = 'refitted' | 'replaced' | 'binned';
 
 export type StackInput = {
   readonly chambers: readonly Chamber[];
@@ -20,7 +20,7 @@ export type StackInput = {
 
 export type SealFacing = {
   readonly id: string;
-  readonly expected: Faces | 'either' | 'none';
+  readonly expected: ReturnType<typeof expectedFacing>;
   readonly given: Faces | null;
   readonly ok: boolean;
   readonly reason: string;
@@ -35,11 +35,6 @@ export type StackCheck = {
   readonly rulesUsed: Record<string, never>;
 };
 
-const DIRECTIONAL: readonly string[] = ['cup', 'plunger-seal'];
-/** Kinds that are never used again. @source design, domain, "reuse policy" */
-export const NEVER_REUSED: readonly string[] = ['cup', 'o-ring', 'plunger-seal', 'end-seal', 'square-seal', 'split-pin'];
-const RANK: { readonly [P in Chamber['pressure']]: number } = { none: 0, reservoir: 1, working: 2 };
-
 /**
  * Is every seal facing the pressure it must hold, is nothing left over, nothing missing, and no rubber used twice?
  * @param input seals lie between neighbours in `chambers`, open-end side first
@@ -51,18 +46,11 @@ export function stackCheck(input: StackInput): StackCheck {
   const fittedIds = new Set(input.fitted.map((f) => f.id));
   const filled = new Set(input.fitted.map((f) => f.slot));
   const leftover = input.removed.filter((r) => r.fate == null && !fittedIds.has(r.id)).map((r) => r.id);
-  const refused = input.removed.filter((r) => r.fate === 'refitted' && r.kind != null && NEVER_REUSED.includes(r.kind)).map((r) => r.id);
+  const refused = input.removed.filter((r) => r.fate === 'refitted' && r.kind != null && neverReused(r.kind)).map((r) => r.id);
   const missing = (input.slots ?? []).filter((slot) => !filled.has(slot));
   const ok = seals.every((s) => s.ok) && leftover.length === 0 && refused.length === 0 && missing.length === 0;
   return { seals, leftover, refused, missing, ok, rulesUsed: {} };
 }
-
-/** Where a seal's lip must open: toward the neighbour of higher pressure. */
-export const expectedFacing = (kind: string, open: Chamber['pressure'], blind: Chamber['pressure']): SealFacing['expected'] => {
-  if (!DIRECTIONAL.includes(kind)) return 'none';
-  const step = RANK[blind] - RANK[open];
-  return step > 0 ? 'blind' : step < 0 ? 'open' : 'either';
-};
 
 const facingOf = (seal: StackSeal, pressures: ReadonlyMap<string, Chamber['pressure']>): SealFacing => {
   const expected = expectedFacing(seal.kind, pressures.get(seal.between[0]) ?? 'none', pressures.get(seal.between[1]) ?? 'none');

@@ -1,7 +1,7 @@
-import { laneOf } from '../bore/lane';
 import { NOISE } from '../statistics/compare';
 import type { Drawing, Family, Slot } from './family';
-import type { PartKind } from './part-kind';
+import { laneOf } from './lane';
+import { isBoreSeal, partsChambers } from './part-kind';
 
 /** Why a family cannot be worked with. */
 export type FamilyFault =
@@ -13,11 +13,6 @@ export type FamilyFault =
   | { readonly code: 'no-part'; readonly seal: string }
   | { readonly code: 'port-covered' | 'port-never-closed'; readonly port: string; readonly seal: string };
 
-/** Seals that run or sit in the bore itself, and so need a place along it. */
-const IN_BORE: readonly PartKind[] = ['cup', 'plunger-seal', 'square-seal'];
-/** Seals of which nothing is asked but that they part two chambers. */
-const SEALS: readonly PartKind[] = [...IN_BORE, 'o-ring', 'end-seal'];
-
 /**
  * Everything wrong with a family or a variant of one; empty when it can be worked with.
  * Every two neighbouring chambers need a seal between them; seals lie in the bore, in the order of the chambers; a compensating port opens ahead of its resting cup and is closed by it.
@@ -26,7 +21,7 @@ export const familyFaults = (family: Family): readonly FamilyFault[] => {
   const { chambers, slots, drawing } = family;
   const faults: FamilyFault[] = [...twice(slots, (s) => s.id, 'same-id'), ...twice(slots, (s) => s.name, 'same-name')];
   for (const s of slots) {
-    if (SEALS.includes(s.kind) && s.between === undefined && family.bore !== 'none') faults.push({ code: 'no-chambers', slot: s.name });
+    if (partsChambers(s.kind) && s.between === undefined && family.bore !== 'none') faults.push({ code: 'no-chambers', slot: s.name });
     if (s.between === undefined) continue;
     const [open, blind] = s.between;
     const at = chambers.findIndex((c) => c.id === open);
@@ -54,7 +49,7 @@ const placeFaults = (slots: readonly Slot[], d: Drawing): readonly FamilyFault[]
     const span = d.spans[s.id];
     if (span === undefined) faults.push({ code: 'no-span', slot: s.name });
     else if (!(span.x0Mm < span.x1Mm)) faults.push({ code: 'backward', slot: s.name });
-    if (IN_BORE.includes(s.kind) && !d.seals.some((x) => x.id === s.id)) faults.push({ code: 'no-place', slot: s.name });
+    if (isBoreSeal(s.kind) && !d.seals.some((x) => x.id === s.id)) faults.push({ code: 'no-place', slot: s.name });
     if (s.groove !== undefined && !d.grooves.some((g) => g.id === s.groove)) faults.push({ code: 'no-groove', slot: s.name });
   }
   for (const seal of d.seals) {

@@ -1,10 +1,10 @@
 import { describe, expect, test } from 'vitest';
-import { laneOf } from '../bore/lane';
 import { stackCheck } from '../close-up/stack-check';
 import { familyFaults } from './check-family';
 import { FAMILIES } from './families';
 import { type Drawing, geometryAt, slotFacing } from './family';
 import { FAMILY_NAMES, type FamilyName } from './family-name';
+import { laneOf } from './lane';
 import { sectionOf } from './section';
 import { VariantDoor } from './variant-door';
 

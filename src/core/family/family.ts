@@ -1,7 +1,7 @@
-import type { BoreSeal } from '../bore/lane';
-import { type Chamber, expectedFacing, type Faces } from '../close-up/stack-check';
+import { type Chamber, expectedFacing, type Faces } from './facing';
 import type { UnitKind } from './family-name';
 import type { Geometry, Groove, Port, Span } from './geometry';
+import type { BoreSeal } from './lane';
 import type { PartKind } from './part-kind';
 
 /** A place in a unit that one part (or `qty` like parts) fills, from the open end. */

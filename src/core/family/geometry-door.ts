@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { BoreSealDoor } from '../bore/judge-door';
+import { BoreSealDoor } from '../judge/judge-door';
 
 export const PortDoor = z.strictObject({
   id: z.string().min(1).max(40),

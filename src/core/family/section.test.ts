@@ -6,7 +6,8 @@ import type { PartKind } from './part-kind';
 import { type Section, sectionOf } from './section';
 import { bodyOf } from './section-body';
 import type { Outline } from './shape/outline';
-import { cupOutline, isRadial } from './shape/part-shape';
+import { isRadial } from './part-kind';
+import { cupOutline } from './shape/part-shape';
 
 const at = (name: keyof typeof FAMILIES): { readonly family: Family; readonly g: Geometry } => {
   const drawing = FAMILIES[name].drawing as Drawing;

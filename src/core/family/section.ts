@@ -4,7 +4,8 @@ import type { Geometry, Span } from './geometry';
 import type { PartKind } from './part-kind';
 import { bodyOf } from './section-body';
 import { type Extent, extentOf, type Outline } from './shape/outline';
-import { isRadial, outlinesOf } from './shape/part-shape';
+import { isRadial } from './part-kind';
+import { outlinesOf } from './shape/part-shape';
 
 /** A part as it lies on the tray: the slots of its family, in another kind if that was found, and what else came out. */
 export type StackPart = Pick<Slot, 'id' | 'name' | 'kind'>;

@@ -1,10 +1,10 @@
-import type { MethodName } from '../clean/treatment';
 import type { Family } from '../family/family';
 import type { Geometry } from '../family/geometry';
 import { PART_KINDS } from '../family/part-kind';
 import type { Station } from '../route/station';
 import { partState, type TrayWay } from '../strip/part-state';
 import type { TrayPart } from '../strip/tray-door';
+import type { MethodName } from '../strip/treatment';
 
 type Kind = {
   readonly label: string;

@@ -1,4 +1,4 @@
-import { METHODS, type MethodName, toRinse } from '../clean/treatment';
+import { METHODS, type MethodName, toRinse } from '../strip/treatment';
 import { FLUIDS, type FluidName, lowerBoiling, mixingOf, sayBoiling } from './fluid';
 import { LUBRICANTS, type LubricantName } from './lubricant';
 import { type Bears, bears, RUBBERS, type RubberName, type SwellTest, swellAnswer, swellPct } from './rubber';

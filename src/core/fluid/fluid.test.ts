@@ -1,6 +1,6 @@
 import { fc, test as property } from '@fast-check/vitest';
 import { describe, expect, test } from 'vitest';
-import type { MethodName } from '../clean/treatment';
+import type { MethodName } from '../strip/treatment';
 import { type Contact, contactsOf, NO_TOUCH, sayContact, type Touch, weightOf } from './contact';
 import { FLUID_NAMES, FLUIDS, type FluidName, lowerBoiling, mixingOf } from './fluid';
 import { LUBRICANT_NAMES } from './lubricant';

@@ -1,4 +1,4 @@
-import type { Material } from '../bore/material';
+import type { Material } from '../family/material';
 
 export const GRITS = [180, 220, 320, 400, 600] as const;
 export type Grit = (typeof GRITS)[number];

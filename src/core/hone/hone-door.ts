@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { DiaMm } from '../bore/gauge-door';
-import { MATERIALS } from '../bore/material';
+import { MATERIALS } from '../family/material';
+import { DiaMm } from '../gauge/gauge-door';
 import { RuleOverridesDoor } from '../rules/rule-door';
 import { GRITS } from './cutting-rate';
 

@@ -1,4 +1,4 @@
-import type { Material } from '../bore/material';
+import type { Material } from '../family/material';
 import type { Rules } from '../rules/rule-set';
 import { above, atMost, NOISE } from '../statistics/compare';
 import { cuttingRate, type Grit, type HonePass, removedUm } from './cutting-rate';

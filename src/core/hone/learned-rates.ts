@@ -1,4 +1,4 @@
-import type { Material } from '../bore/material';
+import type { Material } from '../family/material';
 import { GRITS, type Grit, type HonePass, removedUm, turnsOf } from './cutting-rate';
 
 /** What the shop's own passes say of a grit in a material; µm on diameter per 100 turns. */

@@ -1,6 +1,6 @@
 import { fc, test as property } from '@fast-check/vitest';
 import { describe, expect, test } from 'vitest';
-import { gaugeBore } from '../bore/gauge';
+import { gaugeBore } from '../gauge/gauge';
 import { STANDARD_RULES } from '../rules/rule-set';
 import { afterStrokes, type BoreField, fieldOf, profileOf, readingsIn } from './simulate';
 

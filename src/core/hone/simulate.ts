@@ -1,5 +1,5 @@
-import type { Reading } from '../bore/reading';
-import type { Station } from '../bore/station';
+import type { Reading } from '../gauge/reading';
+import type { Station } from '../gauge/station';
 
 /** A bore as cells, `clocks` around by `xMm.length` along; radii by clock, then depth. */
 export type BoreField = { readonly xMm: Float64Array; readonly clocks: number; readonly radiusMm: Float64Array };

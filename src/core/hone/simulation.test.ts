@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { gaugeBore } from '../bore/gauge';
+import { gaugeBore } from '../gauge/gauge';
 import { STANDARD_RULES } from '../rules/rule-set';
 import type { HonePass } from './cutting-rate';
 import { honePlan } from './hone-plan';

@@ -1,8 +1,8 @@
-import { gaugeBore } from '../bore/gauge';
-import type { Material } from '../bore/material';
-import type { Shape } from '../bore/shape';
-import type { Station } from '../bore/station';
-import { GRID_CLOCKS } from '../bore/suggest-grid';
+import type { Material } from '../family/material';
+import { gaugeBore } from '../gauge/gauge';
+import type { Shape } from '../gauge/shape';
+import type { Station } from '../gauge/station';
+import { GRID_CLOCKS } from '../gauge/suggest-grid';
 import type { Rules } from '../rules/rule-set';
 import { type HonePass, removedUm, turnsOf } from './cutting-rate';
 import type { HonePlan } from './hone-plan';

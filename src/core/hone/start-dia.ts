@@ -1,5 +1,5 @@
-import type { Judgement } from '../bore/judge';
-import { stationsInLanes } from '../bore/lane-stations';
+import type { Judgement } from '../judge/judge';
+import { stationsInLanes } from '../judge/lane-stations';
 
 /**
  * What cutting starts from: the narrowest mean diameter in the lanes, mm. The stones have done their work when that is on size.

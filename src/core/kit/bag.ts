@@ -1,5 +1,5 @@
 import { PART_KINDS, type PartKind } from '../family/part-kind';
-import type { Article, BagItem, Stocked } from './article';
+import type { Article, BagItem, Stocked } from '../store/article';
 import { fitOf } from './fit';
 import type { Dims, Need } from './need';
 

@@ -1,14 +1,14 @@
 import { fc, test as property } from '@fast-check/vitest';
 import { describe, expect, test } from 'vitest';
 import type { z } from 'zod';
+import { CALCULATIONS } from '../api/compute';
 import { STANDARD_RULES } from '../rules/rule-set';
-import { CALCULATIONS } from '../wire/compute';
-import { problemsOf } from '../wire/problems';
-import type { Article } from './article';
-import { EnteredArticle, EnteredFitment } from './article-door';
+import { problemsOf } from '../schema/problems';
+import type { Article } from '../store/article';
+import { EnteredArticle, EnteredFitment } from '../store/article-door';
+import { indexArticle, search, termsOf } from '../store/search';
 import { type BagFinding, reallyIn } from './bag';
 import { BagItems, Findings, Kept } from './bag-door';
-import { indexArticle, search, termsOf } from './search';
 
 const paths = (door: z.ZodType, value: unknown): readonly string[] => {
   const parsed = door.safeParse(value);

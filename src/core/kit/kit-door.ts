@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { RuleOverridesDoor } from '../rules/rule-door';
-import { crossCheck } from '../wire/cross-check';
-import { uniqueIds } from '../wire/unique';
+import { crossCheck } from '../schema/cross-check';
+import { uniqueIds } from '../schema/unique';
 
 const Id = z.string().min(1).max(100);
 const Kind = z.string().min(1).max(60);

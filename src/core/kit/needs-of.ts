@@ -1,10 +1,7 @@
 import type { Family } from '../family/family';
-import { PART_KINDS, type PartKind } from '../family/part-kind';
+import { isBoreSeal, PART_KINDS } from '../family/part-kind';
 import type { TrayPart } from '../strip/tray-door';
 import type { Dims, Need } from './need';
-
-/** Seals that are sold by the bore they fit. */
-export const IN_BORE: readonly PartKind[] = ['cup', 'plunger-seal', 'square-seal'];
 
 /**
  * What a unit needs from the store, from its tray: every part whose fate is `replaced` or that was absent from a slot that must be filled.
@@ -15,7 +12,7 @@ export const needsOf = (family: Family, tray: readonly TrayPart[], nominalMm: nu
     const slot = family.slots.find((s) => s.id === part.slotId);
     const wanted = part.fate === 'replaced' || (part.found === 'absent' && slot?.optional === false);
     if (!wanted) return [];
-    const dims: Dims = IN_BORE.includes(part.kind) && nominalMm !== null ? { ...part.dims, boreMm: nominalMm } : part.dims;
+    const dims: Dims = isBoreSeal(part.kind) && nominalMm !== null ? { ...part.dims, boreMm: nominalMm } : part.dims;
     return [
       { id: part.slotId, kind: part.kind, qty: part.qty, dims, policy: PART_KINDS[part.kind].policy === 'ok' ? 'prefer' : 'replace' },
     ];

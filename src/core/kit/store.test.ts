@@ -1,14 +1,14 @@
 import { fc, test as property } from '@fast-check/vitest';
 import { describe, expect, test } from 'vitest';
+import { sayDims } from '../family/say-dims';
+import { type Fitment, sayFitment, withLearned } from '../identify/fitment';
+import { measuredOf, queryOf } from '../identify/identify-query';
 import { METRIC } from '../quantity/units';
-import { type Article, type Lot, lotsFor, reorderPoint, stocked } from './article';
+import { type Article, type Lot, lotsFor, reorderPoint, stocked } from '../store/article';
+import { indexArticle, search, termsOf } from '../store/search';
 import { type BagFinding, fixesFor, reallyIn, sayFinding } from './bag';
 import { coverSets } from './cover-sets';
-import { type Fitment, sayFitment, withLearned } from './fitment';
-import { measuredOf, queryOf } from './identify-query';
 import type { Need } from './need';
-import { sayDims } from './say-dims';
-import { indexArticle, search, termsOf } from './search';
 
 const NOW = Date.UTC(2026, 5, 1);
 const DAY = 86_400_000;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { RuleOverridesDoor } from '../rules/rule-door';
+import { crossCheck, entriesOf, fieldOf } from '../schema/cross-check';
 import { median } from '../statistics/summary';
-import { crossCheck, entriesOf, fieldOf } from '../wire/cross-check';
 
 const PBar = z.number().min(-2).max(5000);
 const LONGEST_STEP = 5;

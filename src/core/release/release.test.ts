@@ -1,11 +1,11 @@
 import { fc, test as property } from '@fast-check/vitest';
 import { describe, expect, test } from 'vitest';
-import { judgeBore } from '../bore/judge';
 import { masterTandem } from '../family/anatomy/master-tandem';
 import { wheelDouble } from '../family/anatomy/wheel-double';
 import { FAMILIES } from '../family/families';
 import { type Drawing, geometryAt } from '../family/family';
 import { NO_TOUCH } from '../fluid/contact';
+import { judgeBore } from '../judge/judge';
 import { isRunStep, type RunStep } from '../prove/programme/step';
 import { usualSteps } from '../prove/programme/usual';
 import { STANDARD_RULES } from '../rules/rule-set';

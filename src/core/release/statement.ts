@@ -1,10 +1,10 @@
 import { sayComplaint } from '../book-in/complaint';
-import { MATERIAL_WORDS } from '../bore/material';
-import { METHODS } from '../clean/treatment';
+import { MATERIAL_WORDS } from '../family/material';
 import { sayStep } from '../prove/programme/say-step';
 import { sayNominal } from '../quantity/say';
 import { METRIC } from '../quantity/units';
 import { STATION_WORDS } from '../route/station';
+import { METHODS } from '../strip/treatment';
 import { currentGauging, currentVerdict } from '../unit/facts-of';
 import { provingOf } from '../unit/proving';
 import { RUN_WAYS, sayUnit, tagOf, type UnitRecord } from '../unit/unit-record';

@@ -1,6 +1,6 @@
 import { sayComplaint } from '../book-in/complaint';
-import { MATERIAL_WORDS } from '../bore/material';
 import { partFacing } from '../family/family';
+import { MATERIAL_WORDS } from '../family/material';
 import { sayDoing, sayStep } from '../prove/programme/say-step';
 import { sayDia } from '../quantity/say';
 import { sayFullDate } from '../quantity/say-time';

@@ -1,7 +1,7 @@
-import type { BoreOutcome } from '../bore/judge';
 import type { Family } from '../family/family';
 import type { FinishName } from '../finish/finish';
 import type { Contact } from '../fluid/contact';
+import type { BoreOutcome } from '../judge/judge';
 import type { GapVerdict } from '../set/setup';
 import type { TrayPart } from '../strip/tray-door';
 import type { Treatment } from '../unit/unit-record';

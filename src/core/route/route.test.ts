@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { isFastener } from '../close-up/fastening';
+import { isFastener } from '../family/part-kind';
 import { FAMILIES } from '../family/families';
 import { afterWrongPin, isLocked } from '../people/lock-out';
 import { DOINGS, may, ROLES } from '../people/role';

@@ -1,14 +1,12 @@
-import { lookedAgain, METHODS, type MethodName, toRinse } from '../clean/treatment';
-import { isFastener } from '../close-up/fastening';
 import { goesBack } from '../close-up/order';
 import { sideOf, wrongSide } from '../close-up/side';
-import { NEVER_REUSED } from '../close-up/stack-check';
-import { PART_KINDS } from '../family/part-kind';
+import { isFastener, neverReused, PART_KINDS } from '../family/part-kind';
 import { FINISHES, type FinishName } from '../finish/finish';
 import { type Contact, sayContact, weightOf } from '../fluid/contact';
 import type { GapVerdict } from '../set/setup';
 import { stripFaults } from '../strip/tray';
 import type { TrayPart } from '../strip/tray-door';
+import { lookedAgain, METHODS, type MethodName, toRinse } from '../strip/treatment';
 import type { RouteFacts } from './facts';
 import { STATION_WORDS, type Station } from './station';
 
@@ -144,7 +142,7 @@ const closeUpFaults = (f: RouteFacts): readonly WhyNot[] => {
     ),
     ...named(
       'not-new',
-      same.filter((p) => p.fate === 'replaced' || p.found === 'absent' || NEVER_REUSED.includes(p.kind)),
+      same.filter((p) => p.fate === 'replaced' || p.found === 'absent' || neverReused(p.kind)),
     ),
     ...named(
       'no-reason',

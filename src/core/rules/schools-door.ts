@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { MATERIALS } from '../bore/material';
-import { SCHOOLS } from '../bore/school';
+import { MATERIALS } from '../family/material';
+import { SCHOOLS } from './school';
 import type { Schools } from './schools';
 
 export const SchoolsDoor = z.partialRecord(z.enum(MATERIALS), z.enum(SCHOOLS)) as unknown as z.ZodType<Schools>;

@@ -1,6 +1,6 @@
-import type { JudgeInput } from '../bore/judge';
-import type { Material } from '../bore/material';
-import type { School } from '../bore/school';
+import type { Material } from '../family/material';
+import type { JudgeInput } from '../judge/judge';
+import type { School } from './school';
 
 /** How the shop saves bores of a material, where it holds otherwise than usual. */
 export type Schools = { readonly [M in Material]?: School | undefined };

@@ -1,4 +1,4 @@
-import { numbersIn, queryOf } from '../sums/sheet';
+import { numbersIn, queryOf } from '../schema/sheet';
 import type { SetupInput } from './setup';
 
 /** What is entered on the pushrod worksheet, mm unless its name says otherwise; the same names stand in its address. */

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { RuleOverridesDoor } from '../rules/rule-door';
-import { uniqueIds } from '../wire/unique';
+import { uniqueIds } from '../schema/unique';
 
 const Dia = z.number().positive().max(500);
 

@@ -1,8 +1,8 @@
 import { fc, test as property } from '@fast-check/vitest';
 import { describe, expect, test } from 'vitest';
+import { CALCULATIONS } from '../api/compute';
 import { METRIC } from '../quantity/units';
 import { STANDARD_RULES } from '../rules/rule-set';
-import { CALCULATIONS } from '../wire/compute';
 import { GAP_FIELDS, gapQuery, gapQuestion, gapSheetOf, impossibleReadings } from './gap-sheet';
 import { hydraulics } from './hydraulics';
 import { gapAsText, sayTurns, sayVerdict } from './say-gap';

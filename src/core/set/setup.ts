@@ -1,6 +1,6 @@
 import type { Rules } from '../rules/rule-set';
+import type { Problem } from '../schema/problems';
 import { above, atMost } from '../statistics/compare';
-import type { Problem } from '../wire/problems';
 
 /** Depths of a master: its rim stands off the mounting flange toward the booster, its socket is measured from the rim. mm, with one standard uncertainty for both. */
 export type MasterDepths = { readonly rimStandOffMm: number; readonly socketDepthMm: number };

@@ -1,5 +1,5 @@
 import type { Family } from '../family/family';
-import { isRadial } from '../family/shape/part-shape';
+import { isStop, PART_KINDS, ridesOnPiston } from '../family/part-kind';
 import type { TrayPart } from './tray-door';
 
 /** Parts that come out in one piece: the one that carries first, then what sits on it. */
@@ -8,11 +8,17 @@ export type Group = readonly TrayPart[];
 /** Parts in the order of taking them out; those that come out in one piece together. */
 export const removalOrder = (family: Family, tray: readonly TrayPart[]): readonly Group[] => {
   const known = tray.filter((p) => family.slots.some((s) => s.id === p.slotId));
-  const outside = ['roll-pin', 'reservoir-cap', 'cap-seal', 'screen', 'reservoir', 'grommet', 'banjo-bolt', 'sealing-washer', 'switch'];
-  const late = ['check-valve', 'bleed-cap', 'bleed-screw', 'cross-over-seal'];
-  const first = outside.flatMap((kind) => known.filter((p) => p.kind === kind && family.bore !== 'none'));
-  const last = late.flatMap((kind) => known.filter((p) => p.kind === kind && isRadial(p.kind) && family.bore !== 'none'));
-  const stops = known.filter((p) => family.bore !== 'none' && (p.kind === 'set-screw' || p.kind === 'stop-pin'));
+  const inTurn = (when: (out: number) => boolean): readonly TrayPart[] =>
+    known
+      .flatMap((part) => {
+        const { out } = PART_KINDS[part.kind];
+        return family.bore !== 'none' && out !== 'stop' && when(out) ? [{ part, out }] : [];
+      })
+      .sort((a, b) => a.out - b.out)
+      .map(({ part }) => part);
+  const first = inTurn((out) => out < 0);
+  const last = inTurn((out) => out > 0);
+  const stops = known.filter((p) => family.bore !== 'none' && isStop(p.kind));
   const axial = known.filter((p) => !first.includes(p) && !last.includes(p) && !stops.includes(p));
   const boots = family.bore === 'through' ? axial.filter((p) => p.kind === 'boot') : [];
   const inline = innerFirst(axial.filter((p) => !boots.includes(p)));
@@ -43,11 +49,10 @@ const together = (family: Family, parts: readonly TrayPart[]): readonly Group[] 
   const spanOf = (p: TrayPart) => family.drawing?.spans[p.slotId];
   const carrier = (p: TrayPart): TrayPart | undefined => {
     const mine = spanOf(p);
-    if (mine === undefined || !['cup', 'plunger-seal', 'o-ring'].includes(p.kind)) return undefined;
+    if (mine === undefined || !ridesOnPiston(p.kind)) return undefined;
     return parts.find((q) => {
       const span = spanOf(q);
-      const carries = q.kind === 'piston' || q.kind === 'plunger' || q.kind === 'shuttle';
-      return carries && span !== undefined && (span.x0Mm + span.x1Mm) / 2 > 0 && mine.x0Mm < span.x1Mm - 1 && mine.x1Mm > span.x0Mm + 1;
+      return PART_KINDS[q.kind].carries !== null && span !== undefined && (span.x0Mm + span.x1Mm) / 2 > 0 && mine.x0Mm < span.x1Mm - 1 && mine.x1Mm > span.x0Mm + 1;
     });
   };
   return parts.filter((p) => carrier(p) === undefined).map((p) => [p, ...parts.filter((q) => carrier(q) === p)]);

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { METHODS, STUCK_STATES, type StuckState } from '../clean/treatment';
 import { FAMILIES } from '../family/families';
 import { STANDARD_RULES } from '../rules/rule-set';
 import { bodyOffers, ladderFor, pushForceN, pushPressureBar, type StuckBody } from './stuck';
+import { METHODS, STUCK_STATES, type StuckState } from './treatment';
 
 const body = (more: Partial<StuckBody> = {}): StuckBody => ({
   boreMm: 22.225,

@@ -1,7 +1,7 @@
-import type { Material } from '../bore/material';
-import { METHODS, type MethodName, type Residue, type StuckState } from '../clean/treatment';
 import type { Family } from '../family/family';
+import type { Material } from '../family/material';
 import type { Rules } from '../rules/rule-set';
+import { METHODS, type MethodName, type Residue, type StuckState } from './treatment';
 
 /** What a stuck body offers to work with. */
 export type StuckBody = {

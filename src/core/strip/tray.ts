@@ -1,6 +1,5 @@
-import { NEVER_REUSED } from '../close-up/stack-check';
 import type { Family, Slot } from '../family/family';
-import { PART_KINDS } from '../family/part-kind';
+import { neverReused, PART_KINDS } from '../family/part-kind';
 import type { TrayPart } from './tray-door';
 
 export const CONDITIONS = ['good', 'worn', 'scored', 'corroded', 'nicked', 'hard', 'swollen', 'split', 'bent', 'broken'] as const;
@@ -38,7 +37,7 @@ export const stripFaults = (tray: readonly TrayPart[]): readonly StripFault[] =>
     const faults: StripFault[] = [];
     if (p.condition === null) faults.push({ code: 'no-condition', part: p.name });
     if (p.fate === null) faults.push({ code: 'no-fate', part: p.name });
-    if (p.fate === 'refitted' && NEVER_REUSED.includes(p.kind)) faults.push({ code: 'rubber-reused', part: p.name });
+    if (p.fate === 'refitted' && neverReused(p.kind)) faults.push({ code: 'rubber-reused', part: p.name });
     return faults;
   });
 

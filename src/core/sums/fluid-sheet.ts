@@ -2,7 +2,7 @@ import { contactsOf, NO_TOUCH, sayContact, type Touch, weightOf } from '../fluid
 import { FLUID_NAMES, FLUIDS } from '../fluid/fluid';
 import { LUBRICANT_NAMES } from '../fluid/lubricant';
 import { RUBBER_NAMES, RUBBERS } from '../fluid/rubber';
-import { numbersIn, type Query, queryOf } from './sheet';
+import { numbersIn, type Query, queryOf } from '../schema/sheet';
 
 const FIELDS = ['fluid', 'was', 'flush', 'rubber', 'before', 'after', 'lubricant'] as const;
 

@@ -1,6 +1,6 @@
+import { numbersIn, type Query, queryOf } from '../schema/sheet';
 import type { Circuit, SplitInput } from '../set/circuits';
 import type { Cylinder, HydraulicsInput } from '../set/hydraulics';
-import { numbersIn, type Query, queryOf } from './sheet';
 
 /** Figures of the sheet: force N, lengths mm, volumes ml. */
 export const HYDRAULICS_FIELDS = ['force', 'ratio', 'boost', 'bore', 'stroke', 'rearStroke', 'hose', 'volume', 'air'] as const;

@@ -1,5 +1,5 @@
 import type { VacuumSample } from '../pedal-end/vacuum';
-import type { Query } from './sheet';
+import type { Query } from '../schema/sheet';
 
 /** Figures of the sheet of a hole and its pin. */
 export const HOLE_FIELDS = ['longMm', 'shortMm', 'pinMm', 'ratio'] as const;

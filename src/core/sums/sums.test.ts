@@ -4,6 +4,7 @@ import { FLUID_NAMES } from '../fluid/fluid';
 import { LUBRICANT_NAMES } from '../fluid/lubricant';
 import { RUBBER_NAMES } from '../fluid/rubber';
 import { METRIC } from '../quantity/units';
+import { numbersIn, queryOf } from '../schema/sheet';
 import { circuitStates } from '../set/circuits';
 import { clutchRelease } from '../set/clutch';
 import { GAP_FIELDS, gapQuery, gapSheetOf } from '../set/gap-sheet';
@@ -13,7 +14,6 @@ import { fluidAsText, fluidQuery, fluidSheetOf } from './fluid-sheet';
 import { HYDRAULICS_FIELDS, hydraulicsQuery, hydraulicsQuestion, hydraulicsSheetOf, splitQuestion } from './hydraulics-sheet';
 import { samplesOf, samplesQuery } from './pedal-sheets';
 import { hydraulicsAsText, sayOption } from './say-hydraulics';
-import { numbersIn, queryOf } from './sheet';
 
 const back = (query: string) => Object.fromEntries(new URLSearchParams(query));
 const size = fc.integer({ min: 1, max: 90_000 }).map((n) => n / 1000);

@@ -1,11 +1,9 @@
-import type { BoreOutcome } from '../bore/judge';
 import { drillingsOf } from '../clean/cleaning';
 import { bearsOnGap, lastIn } from '../close-up/bearing';
 import { goesBack } from '../close-up/order';
-import { NEVER_REUSED } from '../close-up/stack-check';
 import { type Contact, contactsOf, NO_TOUCH } from '../fluid/contact';
 import { statedRubbers } from '../fluid/rubber';
-import type { BagItem } from '../kit/article';
+import type { BoreOutcome } from '../judge/judge';
 import { assignItems } from '../kit/assign';
 import { leftIn, reallyIn } from '../kit/bag';
 import type { Need } from '../kit/need';
@@ -16,6 +14,7 @@ import { sayStep } from '../prove/programme/say-step';
 import { METRIC } from '../quantity/units';
 import type { Approved, RouteFacts } from '../route/facts';
 import { routeOf, type Stop, stationNow } from '../route/route';
+import type { BagItem } from '../store/article';
 import type { TrayWay } from '../strip/part-state';
 import { benchOf, newestOf } from './bench-record';
 import { provingOf } from './proving';
@@ -76,7 +75,7 @@ export const factsOf = (r: UnitRecord): RouteFacts => {
 /** What touches the new rubber; nothing where none of a fluid path goes in. */
 export const contactsWith = (r: Pick<UnitRecord, 'family' | 'tray' | 'bench' | 'treatments' | 'setAside'>): readonly Contact[] => {
   const wet =
-    r.family.proof === 'rig' && r.tray.some((p) => NEVER_REUSED.includes(p.kind) && p.kind !== 'split-pin' && goesBack(r.family, p));
+    r.family.proof === 'rig' && r.tray.some((p) => PART_KINDS[p.kind].seal !== null && goesBack(r.family, p));
   return wet ? contactsOf(newestOf(r.bench, 'touch') ?? NO_TOUCH, statedRubbers(r.setAside), r.treatments) : [];
 };
 

@@ -1,5 +1,5 @@
-import { toRinse } from '../clean/treatment';
 import { type FinishBody, openingsOf, softInBody } from '../finish/finish';
+import { toRinse } from '../strip/treatment';
 import { trayWayOf } from './facts-of';
 import type { UnitRecord } from './unit-record';
 

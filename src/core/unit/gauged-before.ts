@@ -1,5 +1,5 @@
-import { gaugeBore } from '../bore/gauge';
-import type { Station } from '../bore/station';
+import { gaugeBore } from '../gauge/gauge';
+import type { Station } from '../gauge/station';
 import type { Rules } from '../rules/rule-set';
 import type { Gauging, UnitRecord } from './unit-record';
 

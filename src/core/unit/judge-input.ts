@@ -1,7 +1,7 @@
-import type { JudgeInput } from '../bore/judge';
-import type { MakersLimit } from '../bore/limits';
-import type { School } from '../bore/school';
 import { FAMILY_NAMES } from '../family/family-name';
+import type { JudgeInput } from '../judge/judge';
+import type { MakersLimit } from '../judge/limits';
+import type { School } from '../rules/school';
 import { currentGauging } from './facts-of';
 import type { MarkRecord, UnitRecord } from './unit-record';
 

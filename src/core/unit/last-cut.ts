@@ -1,4 +1,4 @@
-import type { Station } from '../bore/station';
+import type { Station } from '../gauge/station';
 import type { Rules } from '../rules/rule-set';
 import { currentGauging } from './facts-of';
 import { gaugedSets } from './gauged-before';

@@ -1,26 +1,26 @@
 import type { Complaint } from '../book-in/complaint';
-import type { Judgement } from '../bore/judge';
-import type { Mark } from '../bore/mark';
-import type { Material } from '../bore/material';
-import type { Reading } from '../bore/reading';
-import type { FixedPoint } from '../bore/underlay';
-import type { MethodName, StuckState, TreatmentResult } from '../clean/treatment';
 import type { Family } from '../family/family';
 import type { UnitKind } from '../family/family-name';
 import type { Geometry } from '../family/geometry';
+import type { Material } from '../family/material';
+import type { Reading } from '../gauge/reading';
 import type { HonePass } from '../hone/cutting-rate';
 import type { Drive, Tool } from '../hone/drive';
-import type { BagItem } from '../kit/article';
+import type { Measured } from '../identify/feature';
+import type { Judgement } from '../judge/judge';
+import type { Mark } from '../judge/mark';
+import type { Overrule } from '../judge/overrule';
+import type { FixedPoint } from '../judge/underlay';
 import type { BagFinding, Taken } from '../kit/bag';
-import type { Measured } from '../kit/feature';
 import type { Dims } from '../kit/need';
 import type { Programme, RunStep } from '../prove/programme/step';
 import type { RunAnalysis } from '../prove/run-analysis';
 import { sayNominal } from '../quantity/say';
 import type { Station } from '../route/station';
+import type { BagItem } from '../store/article';
 import type { TrayPart } from '../strip/tray-door';
+import type { MethodName, StuckState, TreatmentResult } from '../strip/treatment';
 import type { BenchRecord } from './bench-record';
-import type { Overrule } from './overrule';
 
 export type Exit = 'released' | 'scrapped' | 'returned';
 

@@ -1,10 +1,10 @@
 import { asc, eq, sql } from 'drizzle-orm';
-import { type Article, type Lot, type Stocked, stocked } from '@/core/kit/article';
 import { BagItems } from '@/core/kit/bag-door';
-import { indexArticle } from '@/core/kit/search';
-import type { Reader } from '../connection';
-import { keptUnder } from '../kept';
-import { prepared } from '../prepared';
+import { type Article, type Lot, type Stocked, stocked } from '@/core/store/article';
+import { indexArticle } from '@/core/store/search';
+import type { Reader } from '../engine/connection';
+import { keptUnder } from '../engine/kept';
+import { prepared } from '../engine/prepared';
 import { articles, lots, stockMoves } from '../tables';
 
 export const toArticle = ({ changedAt: _, ...row }: typeof articles.$inferSelect): Article => ({

@@ -1,6 +1,6 @@
 import { fail, ok, type Result } from '@/core/result';
 import type { StoreRows } from '@/csv/store-files';
-import type { Db } from '../connection';
+import type { Db } from '../engine/connection';
 import { importsSoFar, writeImport } from './import-file';
 import { planImport } from './import-plan';
 import type { StockChange, StockError } from './stock';

@@ -1,13 +1,13 @@
 import { eq, isNull, sum } from 'drizzle-orm';
-import { reorderPoint, stocked } from '@/core/kit/article';
-import type { Fitment } from '@/core/kit/fitment';
-import { search, termsOf } from '@/core/kit/search';
-import { isShown, type Show, type StoreLine } from '@/core/kit/store-line';
+import type { Fitment } from '@/core/identify/fitment';
 import type { Units } from '@/core/quantity/units';
-import type { Reader } from '../connection';
+import { reorderPoint, stocked } from '@/core/store/article';
+import { search, termsOf } from '@/core/store/search';
+import { isShown, type Show, type StoreLine } from '@/core/store/store-line';
+import type { Reader } from '../engine/connection';
+import { fitmentIndex } from '../identify/fitments';
 import { bags, orders, units } from '../tables';
 import { articleIndex, shelf } from './catalogue';
-import { fitmentIndex } from './fitments';
 import { usesOf } from './stock';
 
 export type StoreAsk = { readonly q: string; readonly show: Show };

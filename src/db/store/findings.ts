@@ -1,7 +1,7 @@
 import { and, desc, eq, isNotNull, ne } from 'drizzle-orm';
 import { BagItems, Findings } from '@/core/kit/bag-door';
-import type { LotFinding } from '@/core/kit/stock-record';
-import type { Reader } from '../connection';
+import type { LotFinding } from '@/core/store/stock-record';
+import type { Reader } from '../engine/connection';
 import { bags, units } from '../tables';
 
 /** Bags that were not as the catalogue says, of all articles or of one, the newest first. */

@@ -1,6 +1,6 @@
 import { desc, eq } from 'drizzle-orm';
-import type { Fate, ImportRecord } from '@/core/kit/import-record';
-import type { Db, Reader } from '../connection';
+import type { Fate, ImportRecord } from '@/core/store/import-record';
+import type { Db, Reader } from '../engine/connection';
 import { imports, people } from '../tables';
 import type { By, ImportPlan, Progress } from './import-plan';
 

@@ -1,15 +1,15 @@
 import { inArray, sql } from 'drizzle-orm';
-import type { Article } from '@/core/kit/article';
-import type { Fitment } from '@/core/kit/fitment';
-import type { Fate, FatedRow } from '@/core/kit/import-record';
+import type { Fitment } from '@/core/identify/fitment';
 import type { Person } from '@/core/people/role';
 import { fail, ok, type Result } from '@/core/result';
-import type { FileProblem } from '@/core/wire/file-problem';
+import type { FileProblem } from '@/core/schema/file-problem';
+import type { Article } from '@/core/store/article';
+import type { Fate, FatedRow } from '@/core/store/import-record';
 import type { Lined, StoreRows } from '@/csv/store-files';
-import type { Reader, Tx } from '../connection';
+import type { Reader, Tx } from '../engine/connection';
+import { storedFitments } from '../identify/fitments';
 import { articles, fitments, lots, stockMoves } from '../tables';
 import { articleIndex, shelf } from './catalogue';
-import { storedFitments } from './fitments';
 
 /** What the writing is to do, worked out before anything is written. */
 export type ImportPlan = { readonly fates: readonly FatedRow[]; readonly write: (tx: Tx, by: By, told: Progress) => Promise<Undo> };

@@ -1,7 +1,7 @@
 import { eq, inArray, sql } from 'drizzle-orm';
 import type { Person } from '@/core/people/role';
 import { fail, ok, type Result } from '@/core/result';
-import type { Db, Tx } from '../connection';
+import type { Db, Tx } from '../engine/connection';
 import { articles, fitments, imports, lots, stockMoves } from '../tables';
 import { type By, CHUNK, type Undo } from './import-plan';
 

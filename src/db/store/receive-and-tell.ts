@@ -1,5 +1,5 @@
-import type { Db } from '../connection';
-import { endWait } from '../stations/waits';
+import type { Db } from '../engine/connection';
+import { endWait } from '../unit/waits';
 import { openOrders, type Received, receive, type StockChange } from './stock';
 
 /** Takes pieces in; where a unit waited for them by this order, its wait ends. The delivery stands whether or not the unit is still there. */

@@ -1,11 +1,11 @@
 import { and, desc, eq, isNotNull, isNull, sum } from 'drizzle-orm';
-import type { Article } from '@/core/kit/article';
-import type { OpenOrder, StockMove } from '@/core/kit/stock-record';
 import type { Person } from '@/core/people/role';
 import { fail, ok, type Result } from '@/core/result';
-import type { Db, Reader, Tx } from '../connection';
-import { keptBy } from '../kept';
-import { prepared } from '../prepared';
+import type { Article } from '@/core/store/article';
+import type { OpenOrder, StockMove } from '@/core/store/stock-record';
+import type { Db, Reader, Tx } from '../engine/connection';
+import { keptBy } from '../engine/kept';
+import { prepared } from '../engine/prepared';
 import { articles, lots, orders, people, stockMoves, units } from '../tables';
 import { movesStamp } from './catalogue';
 

@@ -1,6 +1,6 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import { MATERIALS } from '@/core/bore/material';
 import { UNIT_KINDS } from '@/core/family/family-name';
+import { MATERIALS } from '@/core/family/material';
 import { DRIVE_NAMES, TOOL_NAMES } from '@/core/hone/drive';
 import { flag, id, time } from './columns';
 import { ofUnit, photos, units } from './units';

@@ -1,5 +1,5 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import { MOVE_REASONS } from '@/core/kit/stock-record';
+import { MOVE_REASONS } from '@/core/store/stock-record';
 import { id, time } from './columns';
 import { ofUnit, units } from './units';
 

@@ -1,5 +1,5 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import { METHOD_NAMES, STUCK_STATES, TREATMENT_RESULTS } from '@/core/clean/treatment';
+import { METHOD_NAMES, STUCK_STATES, TREATMENT_RESULTS } from '@/core/strip/treatment';
 import { id, time } from './columns';
 import { ofUnit } from './units';
 

@@ -1,6 +1,6 @@
 import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import { MATERIALS } from '@/core/bore/material';
 import { UNIT_KINDS } from '@/core/family/family-name';
+import { MATERIALS } from '@/core/family/material';
 import { PHOTO_KINDS } from '@/core/unit/unit-record';
 import { id, time } from './columns';
 import { people } from './people';

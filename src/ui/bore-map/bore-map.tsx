@@ -1,9 +1,9 @@
 'use client';
 
 import { memo, type PointerEvent, type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
-import type { Lane } from '@/core/bore/lane';
-import type { FixedPoint } from '@/core/bore/underlay';
 import type { Geometry } from '@/core/family/geometry';
+import type { Lane } from '@/core/family/lane';
+import type { FixedPoint } from '@/core/judge/underlay';
 import { sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import { late } from '../shell/late';

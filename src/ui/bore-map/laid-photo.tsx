@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import { cssMatrix, type FixedPoint, homography } from '@/core/bore/underlay';
+import { cssMatrix, type FixedPoint, homography } from '@/core/judge/underlay';
 import { MAP_WIDTH, type MapScale } from './map-scale';
 
 /** Size that the picture is given before it is stretched, px. */

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { FixedPoint } from '@/core/bore/underlay';
+import type { FixedPoint } from '@/core/judge/underlay';
 import type { Photo } from '@/core/unit/unit-record';
 import { Choices } from '../field/choices';
 

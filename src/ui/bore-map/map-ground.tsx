@@ -1,5 +1,5 @@
-import type { Lane } from '@/core/bore/lane';
 import type { Geometry } from '@/core/family/geometry';
+import type { Lane } from '@/core/family/lane';
 import { sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import type { MapScale } from './map-scale';

@@ -1,7 +1,7 @@
 'use client';
 
 import { type ComponentProps, useState } from 'react';
-import { type FixedPoint, startPoints } from '@/core/bore/underlay';
+import { type FixedPoint, startPoints } from '@/core/judge/underlay';
 import type { Photo, Underlay } from '@/core/unit/unit-record';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';

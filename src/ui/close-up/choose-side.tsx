@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Side } from '@/core/close-up/side';
-import type { Faces } from '@/core/close-up/stack-check';
+import type { Faces } from '@/core/family/facing';
 import { type Seen, SidedPart, sidedWords } from '../drawing/sided';
 
 /** A part with two sides is confirmed by choosing what one sees; a wrong choice stops and says why. Keys 1 to 3 choose. */

@@ -1,7 +1,7 @@
 'use client';
 
 import type { CloseUpStep } from '@/core/close-up/guide';
-import { sayDims } from '@/core/kit/say-dims';
+import { sayDims } from '@/core/family/say-dims';
 import type { Units } from '@/core/quantity/units';
 import type { TrayPart } from '@/core/strip/tray-door';
 import type { Photo } from '@/core/unit/unit-record';

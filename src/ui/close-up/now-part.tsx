@@ -3,7 +3,7 @@
 import { TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import type { CloseUpStep } from '@/core/close-up/guide';
-import type { Faces } from '@/core/close-up/stack-check';
+import type { Faces } from '@/core/family/facing';
 import type { Fastened, TrayPart } from '@/core/strip/tray-door';
 import type { Photo } from '@/core/unit/unit-record';
 import { Thumbs } from '../photo/thumbs';

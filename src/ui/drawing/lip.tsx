@@ -1,4 +1,4 @@
-import type { Faces } from '@/core/close-up/stack-check';
+import type { Faces } from '@/core/family/facing';
 import { cupOutline } from '@/core/family/shape/part-shape';
 import { pathOf } from './section-drawing';
 

@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale';
-import type { BoreForm } from '@/core/bore/gauge';
+import type { BoreForm } from '@/core/gauge/gauge';
 import { sayDia, sayLength } from '@/core/quantity/say';
 import { sayDate } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';

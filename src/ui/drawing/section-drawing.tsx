@@ -1,10 +1,10 @@
-import type { BoreOutcome } from '@/core/bore/judge';
-import type { Lane } from '@/core/bore/lane';
 import type { Family } from '@/core/family/family';
 import type { Geometry, Span } from '@/core/family/geometry';
+import type { Lane } from '@/core/family/lane';
 import { PART_KINDS } from '@/core/family/part-kind';
 import { type SectionPart, sectionOf } from '@/core/family/section';
 import type { Outline } from '@/core/family/shape/outline';
+import type { BoreOutcome } from '@/core/judge/judge';
 import { sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import type { DrawnPart } from '@/core/unit/drawn-parts';

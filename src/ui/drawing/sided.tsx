@@ -1,5 +1,5 @@
 import type { Sided } from '@/core/close-up/side';
-import type { Faces } from '@/core/close-up/stack-check';
+import type { Faces } from '@/core/family/facing';
 import { LIP_WORDS, Lip } from './lip';
 
 /** What one has in front of oneself: a lip, a bowl or a small end to one side, or the same at both. */

@@ -1,4 +1,4 @@
-import type { BoreOutcome } from '@/core/bore/judge';
+import type { BoreOutcome } from '@/core/judge/judge';
 
 /** Signs of a verdict, told apart by pattern alone: open ring, dots, cross-hatch, double ring, bar through, dashed ring. */
 export function VerdictSign({

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { Chamber } from '@/core/close-up/stack-check';
+import type { Chamber } from '@/core/family/facing';
 import { PART_KINDS, type PartKind } from '@/core/family/part-kind';
 import type { Variant } from '@/core/family/variant-door';
 import { Between, KINDS_BY_LABEL } from './slot-row';

@@ -1,6 +1,6 @@
 'use client';
 
-import type { Chamber } from '@/core/close-up/stack-check';
+import type { Chamber } from '@/core/family/facing';
 import type { Slot } from '@/core/family/family';
 import { PART_KIND_NAMES, PART_KINDS, type PartKind } from '@/core/family/part-kind';
 import type { Variant } from '@/core/family/variant-door';

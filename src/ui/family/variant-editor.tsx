@@ -10,7 +10,7 @@ import { familyOf, type Variant } from '@/core/family/variant-door';
 import type { Units } from '@/core/quantity/units';
 import type { Result } from '@/core/result';
 import { wholeParts } from '@/core/unit/drawn-parts';
-import { type SaveError, saySaveError } from '@/core/wire/save-error';
+import { type SaveError, saySaveError } from '@/core/unit/save-error';
 import { SectionDrawing } from '../drawing/section-drawing';
 import { LengthField } from '../field/quantity-field';
 import { MoveButtons, moved } from '../unit/move-buttons';

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import type { Result } from '@/core/result';
-import type { FileProblem } from '@/core/wire/file-problem';
+import type { FileProblem } from '@/core/schema/file-problem';
 import { type Dialect, sayDialect } from '@/csv/read-table';
 
 type Read<R> = Result<{ readonly dialect: Dialect; readonly rows: readonly R[] }, readonly FileProblem[]>;

@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import type { Station } from '@/core/bore/station';
+import type { Station } from '@/core/gauge/station';
 import { cutsOfPasses } from '@/core/hone/simulation';
 import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';

@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale';
-import type { Station } from '@/core/bore/station';
+import type { Station } from '@/core/gauge/station';
 import type { FieldProfile, Stroke } from '@/core/hone/simulate';
 import { sayDia, sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';

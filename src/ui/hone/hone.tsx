@@ -1,8 +1,8 @@
 'use client';
 
 import { type ReactNode, useMemo, useState } from 'react';
-import type { Material } from '@/core/bore/material';
-import type { Station } from '@/core/bore/station';
+import type { Material } from '@/core/family/material';
+import type { Station } from '@/core/gauge/station';
 import { DRIVES } from '@/core/hone/drive';
 import { honePlan } from '@/core/hone/hone-plan';
 import { type LearnedRate, pooledPass } from '@/core/hone/learned-rates';
@@ -12,9 +12,9 @@ import { sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
 import type { BorePass } from '@/core/unit/unit-record';
+import { BoreChange } from '../judge/bore-change';
 import { useDraft } from '../save/use-draft';
 import { late } from '../shell/late';
-import { BoreChange } from '../stations/bore-change';
 import { StationFrame } from '../unit/station-frame';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { Hatch } from './hatch';

@@ -1,9 +1,9 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import type { Material } from '@/core/bore/material';
-import { SHAPE_WORDS } from '@/core/bore/shape';
-import type { Station } from '@/core/bore/station';
+import type { Material } from '@/core/family/material';
+import { SHAPE_WORDS } from '@/core/gauge/shape';
+import type { Station } from '@/core/gauge/station';
 import { offBy, predictedForm, type SimulatedCut, type SimulationFrame, type SimulationInput } from '@/core/hone/simulation';
 import { sayDia, sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';

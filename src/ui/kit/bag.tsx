@@ -1,11 +1,11 @@
 'use client';
 
 import { useState } from 'react';
+import { sayDims } from '@/core/family/say-dims';
 import { sayFinding } from '@/core/kit/bag';
-import { sayDims } from '@/core/kit/say-dims';
-import type { LotFinding } from '@/core/kit/stock-record';
 import { sayWhen } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
+import type { LotFinding } from '@/core/store/stock-record';
 import type { SetAside } from '@/core/unit/unit-record';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';

@@ -1,9 +1,9 @@
 import { useSyncExternalStore } from 'react';
 import type { Family } from '@/core/family/family';
 import type { Geometry } from '@/core/family/geometry';
-import type { Stocked } from '@/core/kit/article';
 import type { KitMatch } from '@/core/kit/match-kit';
 import type { Units } from '@/core/quantity/units';
+import type { Stocked } from '@/core/store/article';
 import type { DrawnPart } from '@/core/unit/drawn-parts';
 import type { NamedNeed } from '@/core/unit/ranked-kits';
 import { SectionDrawing } from '../drawing/section-drawing';

@@ -1,10 +1,10 @@
-import { isExpired, type Stocked } from '@/core/kit/article';
+import { dimWords, sayDim } from '@/core/family/say-dims';
 import { sizeDiffers } from '@/core/kit/fit';
 import type { KitMatch } from '@/core/kit/match-kit';
 import type { Need } from '@/core/kit/need';
-import { dimWords, sayDim } from '@/core/kit/say-dims';
-import type { LotFinding } from '@/core/kit/stock-record';
 import type { Units } from '@/core/quantity/units';
+import { isExpired, type Stocked } from '@/core/store/article';
+import type { LotFinding } from '@/core/store/stock-record';
 import type { NamedNeed } from '@/core/unit/ranked-kits';
 import { LotWarnings } from './lot-warnings';
 

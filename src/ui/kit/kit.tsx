@@ -3,10 +3,10 @@
 import { useState } from 'react';
 import type { Family } from '@/core/family/family';
 import type { Geometry } from '@/core/family/geometry';
-import type { Stocked } from '@/core/kit/article';
 import type { KitMatch } from '@/core/kit/match-kit';
-import type { LotFinding } from '@/core/kit/stock-record';
 import type { Units } from '@/core/quantity/units';
+import type { Stocked } from '@/core/store/article';
+import type { LotFinding } from '@/core/store/stock-record';
 import type { NamedNeed, ShortPart } from '@/core/unit/ranked-kits';
 import type { SetAside } from '@/core/unit/unit-record';
 import { SaveNote } from '../save/save-note';

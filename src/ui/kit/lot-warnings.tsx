@@ -1,7 +1,7 @@
+import { sayDims } from '@/core/family/say-dims';
 import { sayFinding } from '@/core/kit/bag';
-import { sayDims } from '@/core/kit/say-dims';
-import type { LotFinding } from '@/core/kit/stock-record';
 import type { Units } from '@/core/quantity/units';
+import type { LotFinding } from '@/core/store/stock-record';
 import { tagOf } from '@/core/unit/unit-record';
 
 /** What was found in other bags of the same lots. */

@@ -1,7 +1,7 @@
 'use client';
 
 import { PART_KINDS, type PartKind } from '@/core/family/part-kind';
-import { dimWords, sayDim } from '@/core/kit/say-dims';
+import { dimWords, sayDim } from '@/core/family/say-dims';
 import type { Units } from '@/core/quantity/units';
 import { type NamedNeed, toMeasure } from '@/core/unit/ranked-kits';
 import { LengthField } from '../field/quantity-field';

@@ -1,11 +1,11 @@
 'use client';
 
 import { useState } from 'react';
+import { MEASURES } from '@/core/family/measures';
 import { PART_KIND_NAMES, PART_KINDS, type PartKind } from '@/core/family/part-kind';
+import { dimWords, sayDims } from '@/core/family/say-dims';
 import type { BagFinding } from '@/core/kit/bag';
-import { dimWords, sayDims } from '@/core/kit/say-dims';
 import type { Units } from '@/core/quantity/units';
-import { MEASURES } from '@/core/strip/measures';
 import type { SetAside } from '@/core/unit/unit-record';
 import { Choices } from '../field/choices';
 import { LengthField } from '../field/quantity-field';

@@ -1,6 +1,6 @@
 import { createElement } from 'react';
-import { laneOf } from '@/core/bore/lane';
 import type { Geometry } from '@/core/family/geometry';
+import { laneOf } from '@/core/family/lane';
 import { METRIC } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
 import { currentGauging, currentVerdict, judgedMarks } from '@/core/unit/facts-of';

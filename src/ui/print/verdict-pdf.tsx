@@ -1,5 +1,5 @@
 import { Document, Image, Page, Text, View } from '@react-pdf/renderer';
-import type { Judgement } from '@/core/bore/judge';
+import type { Judgement } from '@/core/judge/judge';
 import { sayFullDate } from '@/core/quantity/say-time';
 import { OUTCOME_WORDS } from '../drawing/verdict-sign';
 import { Lines, printable, Row, second, styles } from './pdf-kit';

@@ -10,7 +10,7 @@ import { newStep } from '@/core/prove/programme/new-step';
 import { type Programme, STEP_KINDS, STEPS, type Step, type StepKind } from '@/core/prove/programme/step';
 import type { Units } from '@/core/quantity/units';
 import type { Result } from '@/core/result';
-import { type SaveError, saySaveError } from '@/core/wire/save-error';
+import { type SaveError, saySaveError } from '@/core/unit/save-error';
 import { MoveButtons, moved } from '../unit/move-buttons';
 import { StepEditor } from './step-editor';
 

@@ -1,6 +1,6 @@
 'use client';
 
-import type { BoreOutcome } from '@/core/bore/judge';
+import type { BoreOutcome } from '@/core/judge/judge';
 import { sayDia } from '@/core/quantity/say';
 import { sayFullDate, saySpan, sayWhen } from '@/core/quantity/say-time';
 import { sayWait } from '@/core/quantity/say-wait';

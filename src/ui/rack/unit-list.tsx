@@ -1,4 +1,4 @@
-import type { BoreOutcome } from '@/core/bore/judge';
+import type { BoreOutcome } from '@/core/judge/judge';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import { STATION_WORDS, type Station } from '@/core/route/station';
 import type { TrayTag } from '@/core/unit/tray-tag';

@@ -5,7 +5,7 @@ import { CAUSE_NAMES, CAUSES, type CauseName, WHERE_WORDS } from '@/core/book-in
 import { COMPLAINT_NAMES, COMPLAINTS, type Complaint } from '@/core/book-in/complaint';
 import type { Likelihoods } from '@/core/book-in/likelihoods';
 import type { Result } from '@/core/result';
-import { type SaveError, saySaveError } from '@/core/wire/save-error';
+import { type SaveError, saySaveError } from '@/core/unit/save-error';
 import { Scroll } from '../unit/scroll';
 
 const percent = (chance: number): string => String(Math.round(chance * 1000) / 10);

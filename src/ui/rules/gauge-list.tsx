@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { uuidv7 } from 'uuidv7';
-import { type Instrument, sayUnfit, whyUnfit } from '@/core/bore/instrument';
+import { type Instrument, sayUnfit, whyUnfit } from '@/core/gauge/instrument';
 import { sayDia } from '@/core/quantity/say';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';

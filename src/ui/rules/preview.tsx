@@ -1,4 +1,4 @@
-import type { Otherwise } from '@/core/unit/judged-otherwise';
+import type { Otherwise } from '@/core/judge/judged-otherwise';
 import { tagOf } from '@/core/unit/unit-record';
 import { OUTCOME_WORDS, VerdictSign } from '../drawing/verdict-sign';
 import { Go } from '../shell/go';

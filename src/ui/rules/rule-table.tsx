@@ -1,11 +1,11 @@
 'use client';
 
 import { useState } from 'react';
+import type { Otherwise } from '@/core/judge/judged-otherwise';
 import type { Result } from '@/core/result';
 import { RULE_NAMES, RULES, type RuleName, type Rules } from '@/core/rules/rule-set';
 import type { Schools } from '@/core/rules/schools';
-import type { Otherwise } from '@/core/unit/judged-otherwise';
-import { type SaveError, saySaveError } from '@/core/wire/save-error';
+import { type SaveError, saySaveError } from '@/core/unit/save-error';
 import { Scroll } from '../unit/scroll';
 import { TableHead } from '../unit/table-head';
 import { Preview } from './preview';

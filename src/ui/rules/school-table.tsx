@@ -1,7 +1,7 @@
 'use client';
 
-import { MATERIAL_WORDS, MATERIALS } from '@/core/bore/material';
-import { SCHOOL_WHY, SCHOOL_WORDS, SCHOOLS, type School, usualSchool } from '@/core/bore/school';
+import { MATERIAL_WORDS, MATERIALS } from '@/core/family/material';
+import { SCHOOL_WHY, SCHOOL_WORDS, SCHOOLS, type School, usualSchool } from '@/core/rules/school';
 import type { Schools } from '@/core/rules/schools';
 
 /** How bores of each material are saved in this shop. */

@@ -2,7 +2,7 @@
 
 import { sayWhen } from '@/core/quantity/say-time';
 import { EVENT_KINDS } from '@/core/unit/event-kind';
-import { type Stale, saySaveError } from '@/core/wire/save-error';
+import { type Stale, saySaveError } from '@/core/unit/save-error';
 import type { Saving } from './use-save';
 
 /** Tells how a save went wrong, where it was asked for. Silent while all is well. */

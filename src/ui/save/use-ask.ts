@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import type { Result } from '@/core/result';
-import { type SaveError, saySaveError } from '@/core/wire/save-error';
+import { type SaveError, saySaveError } from '@/core/unit/save-error';
 
 export type Ask<T = unknown> = (input: unknown) => Promise<Result<T, SaveError>>;
 

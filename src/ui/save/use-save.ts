@@ -3,7 +3,7 @@
 import { useCallback, useEffect, useState } from 'react';
 import { uuidv7 } from 'uuidv7';
 import type { Result } from '@/core/result';
-import type { SaveError } from '@/core/wire/save-error';
+import type { SaveError } from '@/core/unit/save-error';
 
 export type Saving =
   | { readonly kind: 'idle' }

@@ -1,6 +1,6 @@
 'use client';
 
-import type { Faces } from '@/core/close-up/stack-check';
+import type { Faces } from '@/core/family/facing';
 import { LIP_WORDS, Lip } from '../drawing/lip';
 
 /** Two drawn lips to choose from, open end of the unit to the left. */

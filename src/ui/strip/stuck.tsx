@@ -2,12 +2,12 @@
 
 import { TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
-import { METHODS, RESULT_WORDS, STUCK_STATES, STUCK_WORDS, type StuckState, type TreatmentResult } from '@/core/clean/treatment';
 import { pressureIn, sayForce, sayPressure } from '@/core/quantity/say';
 import { sayFullDate } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
 import { ladderFor, type PushLimit, pushForceN, type Rung, type StuckBody } from '@/core/strip/stuck';
+import { METHODS, RESULT_WORDS, STUCK_STATES, STUCK_WORDS, type StuckState, type TreatmentResult } from '@/core/strip/treatment';
 import type { Treatment } from '@/core/unit/unit-record';
 import { Choices } from '../field/choices';
 import { PressureField } from '../field/quantity-field';

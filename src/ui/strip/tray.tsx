@@ -2,11 +2,11 @@
 
 import { Fragment, useState } from 'react';
 import { type Family, partFacing } from '@/core/family/family';
+import { MEASURES } from '@/core/family/measures';
 import { PART_KINDS, type PartKind } from '@/core/family/part-kind';
 import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
 import { CHECKS, inspectPart } from '@/core/strip/inspect';
-import { MEASURES } from '@/core/strip/measures';
 import { isForeign } from '@/core/strip/part-state';
 import { CONDITIONS, type Condition, usualFate } from '@/core/strip/tray';
 import type { TrayPart } from '@/core/strip/tray-door';

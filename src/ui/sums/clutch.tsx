@@ -3,9 +3,9 @@
 import { useState } from 'react';
 import { sayLength, sayNominal } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
+import { queryOf } from '@/core/schema/sheet';
 import { type ClutchAnswer, clutchRelease } from '@/core/set/clutch';
 import { CLUTCH_FIELDS, type ClutchField, type ClutchSheet, clutchQuestion, sayClutch } from '@/core/sums/clutch-sheet';
-import { queryOf } from '@/core/sums/sheet';
 import { NumberField } from '../field/number-field';
 import { ForceField, LengthField } from '../field/quantity-field';
 import { SumButtons } from './sum-buttons';

@@ -1,5 +1,5 @@
 import type { Result } from '@/core/result';
-import type { SaveError } from '@/core/wire/save-error';
+import type { SaveError } from '@/core/unit/save-error';
 
 export type UnitTarget = { readonly unitId: string; readonly version: number };
 /** A change to a unit, done on the server. */

@@ -1,9 +1,9 @@
 'use client';
 
 import { sayComplaint } from '@/core/book-in/complaint';
-import type { Lane } from '@/core/bore/lane';
-import { MATERIAL_WORDS } from '@/core/bore/material';
 import type { Span } from '@/core/family/geometry';
+import type { Lane } from '@/core/family/lane';
+import { MATERIAL_WORDS } from '@/core/family/material';
 import { sayDia } from '@/core/quantity/say';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';

@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
 import { learned } from '@/core/book-in/likelihoods';
-import { theDb } from '@/db/connection';
-import { causeModel, finishedCases } from '@/db/stations/findings';
-import { currentVariants } from '@/db/stations/variants';
-import { BookIn } from '@/ui/stations/book-in';
+import { causeModel, finishedCases } from '@/db/book-in/findings';
+import { theDb } from '@/db/engine/connection';
+import { currentVariants } from '@/db/family/variants';
+import { BookIn } from '@/ui/book-in/book-in';
 import { unitsOf } from '../../_server/preferences';
 import { bookInAction } from '../../actions/book-in';
 

@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
 import { tallyComebacks } from '@/core/unit/lives';
 import { tagOf } from '@/core/unit/unit-record';
-import { theDb } from '@/db/connection';
-import { howManyLeft, leftSince } from '@/db/rack';
-import { type Comeback, comebacks } from '@/db/stations/lives';
+import { theDb } from '@/db/engine/connection';
+import { howManyLeft, leftSince } from '@/db/rack/rack';
+import { type Comeback, comebacks } from '@/db/unit/lives';
 import { UnitList } from '@/ui/rack/unit-list';
 import { Go } from '@/ui/shell/go';
 

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
-import { theDb } from '@/db/connection';
-import { findUnits } from '@/db/rack';
+import { theDb } from '@/db/engine/connection';
+import { findUnits } from '@/db/rack/rack';
 import { UnitList } from '@/ui/rack/unit-list';
 
 export const metadata: Metadata = { title: 'Find' };

@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
-import { SHOW_NAMES } from '@/core/kit/store-line';
-import { theDb } from '@/db/connection';
+import { SHOW_NAMES } from '@/core/store/store-line';
+import { theDb } from '@/db/engine/connection';
 import { findArticles, findFitments } from '@/db/store/find-store';
-import { FitmentTable } from '@/ui/kit/fitment-table';
-import { StorePlaces } from '@/ui/kit/store-places';
-import { StoreTable } from '@/ui/kit/store-table';
+import { FitmentTable } from '@/ui/identify/fitment-table';
+import { StorePlaces } from '@/ui/store/store-places';
+import { StoreTable } from '@/ui/store/store-table';
 import { unitsOf } from '../../_server/preferences';
 
 export const metadata: Metadata = { title: 'Kit store' };

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import { tagOf } from '@/core/unit/unit-record';
-import { theDb } from '@/db/connection';
-import { sentMessages } from '@/db/stations/approval';
+import { sentMessages } from '@/db/customer/approval';
+import { theDb } from '@/db/engine/connection';
 import { Tag } from '@/ui/drawing/tag';
 import { Go } from '@/ui/shell/go';
 

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { may } from '@/core/people/role';
-import { theDb } from '@/db/connection';
-import { rigQueued } from '@/db/stations/rig-queue';
+import { theDb } from '@/db/engine/connection';
+import { rigQueued } from '@/db/prove/rig-queue';
 import { rigAddress } from '@/ports/rig-line';
 import { RigPage } from '@/ui/prove/rig-page';
 import { unitsOf } from '../../_server/preferences';

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { may } from '@/core/people/role';
 import { sayFullDate } from '@/core/quantity/say-time';
-import { theDb } from '@/db/connection';
-import { rulesInForce, ruleVersions } from '@/db/rules';
+import { theDb } from '@/db/engine/connection';
+import { rulesInForce, ruleVersions } from '@/db/rules/rules';
 import { RuleTable } from '@/ui/rules/rule-table';
 import { Go } from '@/ui/shell/go';
 import { personOrSignIn } from '../../_server/who';

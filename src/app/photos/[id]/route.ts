@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
-import { theDb } from '@/db/connection';
-import { photoFile, photoHash } from '@/db/stations/photos';
+import { theDb } from '@/db/engine/connection';
+import { photoFile, photoHash } from '@/db/unit/photos';
 import { problem } from '../../_server/door';
 import { currentPerson } from '../../_server/who';
 

@@ -1,6 +1,6 @@
-import type { BoreSeal } from '../../bore/lane';
 import type { Slot } from '../family';
 import type { Groove, Port, Span } from '../geometry';
+import type { BoreSeal } from '../lane';
 import type { PartKind } from '../part-kind';
 
 // Short forms in which the families are written down.

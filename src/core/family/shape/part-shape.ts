@@ -1,4 +1,4 @@
-import type { Faces } from '../../close-up/stack-check';
+import type { Faces } from '../facing';
 import type { Geometry, Groove, Span } from '../geometry';
 import type { PartKind } from '../part-kind';
 import { bothSides, box, circle, closed, hole, line, type Outline, type Point, turned } from './outline';
@@ -10,23 +10,6 @@ type Placed = {
   /** The groove it sits in, if it sits in one. */
   readonly groove: Groove | undefined;
 };
-
-/** Parts that sit in the wall and come straight out of it. */
-const RADIAL: readonly PartKind[] = [
-  'set-screw',
-  'stop-pin',
-  'roll-pin',
-  'bleed-screw',
-  'bleed-cap',
-  'grommet',
-  'check-valve',
-  'cross-over-seal',
-  'reservoir',
-  'reservoir-cap',
-  'cap-seal',
-  'switch',
-];
-export const isRadial = (kind: PartKind): boolean => RADIAL.includes(kind);
 
 /** A part in section, in mm, where it lies in the unit. */
 export const outlinesOf = ({ kind, span: { x0Mm: a, x1Mm: b }, faces, groove }: Placed, g: Geometry): readonly Outline[] => {

@@ -1,5 +1,5 @@
 import type { Family, Slot } from '../../family/family';
-import type { PartKind } from '../../family/part-kind';
+import { PART_KIND_NAMES, PART_KINDS, type PartKind } from '../../family/part-kind';
 import type { Station } from '../../route/station';
 import type { Wet } from './seen';
 import type { Step } from './step';
@@ -9,17 +9,6 @@ export type Suspect = { readonly what: string; readonly slots: readonly string[]
 
 /** Up to here a lip holds by its own spring; above, the pressure presses it, bar. */
 const LOW_BAR = 15;
-
-const SCREWED: readonly PartKind[] = [
-  'bleed-screw',
-  'banjo-bolt',
-  'sealing-washer',
-  'end-plug',
-  'set-screw',
-  'stop-pin',
-  'check-valve',
-  'cross-over-seal',
-];
 
 /**
  * What may be behind a step that failed, the likeliest first. It follows from the chambers, like the facing of a cup.
@@ -89,7 +78,8 @@ const lips = (seals: readonly Slot[]): readonly Suspect[] =>
   seals.map((s) => ({ what: `The ${s.name}: cut, turned, hardened or dirty`, slots: [s.id], reopens: 'close-up' }));
 
 const screwed = (family: Family): readonly Suspect[] => {
-  const found = part('A screw, plug or washer that is not tight', family, SCREWED);
+  const joints = PART_KIND_NAMES.filter((kind) => PART_KINDS[kind].joint !== null);
+  const found = part('A screw, plug or washer that is not tight', family, joints);
   return found.slots.length === 0 ? [{ ...found, what: 'A union that is not tight' }] : [found];
 };
 

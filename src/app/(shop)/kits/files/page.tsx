@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
 import { may } from '@/core/people/role';
 import { COLUMNS, STORE_FILE_NAMES, STORE_FILES } from '@/csv/store-files';
-import { theDb } from '@/db/connection';
+import { theDb } from '@/db/engine/connection';
 import { importsSoFar } from '@/db/store/import-file';
-import { StoreFiles } from '@/ui/kit/store-files';
-import { StorePlaces } from '@/ui/kit/store-places';
+import { StoreFiles } from '@/ui/store/store-files';
+import { StorePlaces } from '@/ui/store/store-places';
 import { personOrSignIn } from '../../../_server/who';
 import { undoImportAction } from '../../../actions/stock';
 

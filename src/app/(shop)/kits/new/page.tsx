@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
-import { ArticleForm } from '@/ui/kit/article-form';
-import { StorePlaces } from '@/ui/kit/store-places';
+import { ArticleForm } from '@/ui/store/article-form';
+import { StorePlaces } from '@/ui/store/store-places';
 import { unitsOf } from '../../../_server/preferences';
 import { saveArticleAction } from '../../../actions/stock';
 

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { may } from '@/core/people/role';
-import { theDb } from '@/db/connection';
-import { checksOf, instruments } from '@/db/instruments';
-import { rulesInForce } from '@/db/rules';
+import { theDb } from '@/db/engine/connection';
+import { checksOf, instruments } from '@/db/gauge/instruments';
+import { rulesInForce } from '@/db/rules/rules';
 import { GaugeList } from '@/ui/rules/gauge-list';
 import { Go } from '@/ui/shell/go';
 import { unitsOf } from '../../../_server/preferences';

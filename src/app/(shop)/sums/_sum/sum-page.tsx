@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Units } from '@/core/quantity/units';
-import type { Query } from '@/core/sums/sheet';
+import type { Query } from '@/core/schema/sheet';
 import { unitsOf } from '../../../_server/preferences';
 
 export type SumSearch = { readonly searchParams: Promise<Query> };

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
+import { numbersIn } from '@/core/schema/sheet';
 import { CLUTCH_FIELDS } from '@/core/sums/clutch-sheet';
-import { numbersIn } from '@/core/sums/sheet';
 import { Clutch } from '@/ui/sums/clutch';
 import { SumPage, type SumSearch } from '../_sum/sum-page';
 

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { gapSheetOf } from '@/core/set/gap-sheet';
-import { theDb } from '@/db/connection';
-import { rulesInForce } from '@/db/rules';
+import { theDb } from '@/db/engine/connection';
+import { rulesInForce } from '@/db/rules/rules';
 import { GapWorksheet } from '@/ui/set/gap-worksheet';
 import { SumPage, type SumSearch } from '../_sum/sum-page';
 

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
+import { numbersIn } from '@/core/schema/sheet';
 import { HOLE_FIELDS } from '@/core/sums/pedal-sheets';
-import { numbersIn } from '@/core/sums/sheet';
-import { theDb } from '@/db/connection';
-import { rulesInForce } from '@/db/rules';
+import { theDb } from '@/db/engine/connection';
+import { rulesInForce } from '@/db/rules/rules';
 import { Hole } from '@/ui/sums/hole';
 import { SumPage, type SumSearch } from '../_sum/sum-page';
 

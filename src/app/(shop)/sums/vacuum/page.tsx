@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { samplesOf } from '@/core/sums/pedal-sheets';
-import { theDb } from '@/db/connection';
-import { rulesInForce } from '@/db/rules';
+import { theDb } from '@/db/engine/connection';
+import { rulesInForce } from '@/db/rules/rules';
 import { Vacuum } from '@/ui/sums/vacuum';
 import { SumPage, type SumSearch } from '../_sum/sum-page';
 

@@ -1,3 +1,3 @@
-import { openApiDocument } from '@/core/wire/openapi';
+import { openApiDocument } from '@/core/api/openapi';
 
 export const GET = (): Response => Response.json(openApiDocument());

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { sayFullDate } from '@/core/quantity/say-time';
-import { theDb } from '@/db/connection';
-import { verifyCertificate } from '@/db/stations/release';
+import { theDb } from '@/db/engine/connection';
+import { verifyCertificate } from '@/db/release/release';
 
 export const metadata: Metadata = { title: 'Certificate' };
 

@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { theDb } from '@/db/connection';
+import { theDb } from '@/db/engine/connection';
 import { articleOf } from '@/db/store/catalogue';
-import { ArticleForm } from '@/ui/kit/article-form';
-import { StorePlaces } from '@/ui/kit/store-places';
+import { ArticleForm } from '@/ui/store/article-form';
+import { StorePlaces } from '@/ui/store/store-places';
 import { unitsOf } from '../../../../_server/preferences';
 import { saveArticleAction } from '../../../../actions/stock';
 

@@ -3,11 +3,11 @@ import { notFound } from 'next/navigation';
 import { uuidv7 } from 'uuidv7';
 import { FAMILIES } from '@/core/family/families';
 import { FAMILY_NAMES } from '@/core/family/family-name';
-import type { Fitment } from '@/core/kit/fitment';
-import { theDb } from '@/db/connection';
-import { storedFitment } from '@/db/store/fitments';
-import { FitmentForm } from '@/ui/kit/fitment-form';
-import { StorePlaces } from '@/ui/kit/store-places';
+import type { Fitment } from '@/core/identify/fitment';
+import { theDb } from '@/db/engine/connection';
+import { storedFitment } from '@/db/identify/fitments';
+import { FitmentForm } from '@/ui/identify/fitment-form';
+import { StorePlaces } from '@/ui/store/store-places';
 import { unitsOf } from '../../../../_server/preferences';
 import { saveFitmentAction } from '../../../../actions/stock';
 

@@ -1,6 +1,6 @@
 import { cleaningBody, cleaningFor, drillingsOf } from '@/core/clean/cleaning';
 import { may } from '@/core/people/role';
-import { Clean } from '@/ui/stations/clean';
+import { Clean } from '@/ui/clean/clean';
 import { StationFrame } from '@/ui/unit/station-frame';
 import { treatAction } from '../../../../actions/strip';
 import { SignOffAside } from '../_station/sign-off';

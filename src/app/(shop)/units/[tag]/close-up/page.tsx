@@ -1,15 +1,15 @@
 import { closeUpSteps } from '@/core/close-up/guide';
 import { NO_TOUCH } from '@/core/fluid/contact';
 import { statedRubbers } from '@/core/fluid/rubber';
-import { isExpired } from '@/core/kit/article';
 import { may } from '@/core/people/role';
 import { curing, rinseFaults, sayWhyNot, unopened } from '@/core/route/why-not';
+import { isExpired } from '@/core/store/article';
 import { newestOf } from '@/core/unit/bench-record';
 import { contactsWith, factsOf } from '@/core/unit/facts-of';
 import { hungPhotos } from '@/core/unit/shown-photos';
 import { tagOf, type UnitRecord } from '@/core/unit/unit-record';
-import { theDb } from '@/db/connection';
-import { torquesOf } from '@/db/stations/torques';
+import { torquesOf } from '@/db/close-up/torques';
+import { theDb } from '@/db/engine/connection';
 import { CloseUp } from '@/ui/close-up/close-up';
 import { findForgottenAction, noteAtBenchAction, noteTorqueAction } from '../../../../actions/close-up';
 import { spoilPieceAction } from '../../../../actions/kit';

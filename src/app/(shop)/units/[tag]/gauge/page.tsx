@@ -1,11 +1,11 @@
-import { suggestDepths } from '@/core/bore/suggest-grid';
+import { suggestDepths } from '@/core/gauge/suggest-grid';
 import { may } from '@/core/people/role';
 import { sayDia } from '@/core/quantity/say';
 import { gaugedSets } from '@/core/unit/gauged-before';
 import { tagOf } from '@/core/unit/unit-record';
-import { theDb } from '@/db/connection';
-import { instruments } from '@/db/instruments';
-import { Gauge } from '@/ui/stations/gauge';
+import { theDb } from '@/db/engine/connection';
+import { instruments } from '@/db/gauge/instruments';
+import { Gauge } from '@/ui/gauge/gauge';
 import { saveGaugingAction } from '../../../../actions/bore';
 import { checkRingAction } from '../../../../actions/instruments';
 import { NoBore } from '../_station/no-bore';

@@ -1,8 +1,8 @@
 import { startDiaOf } from '@/core/hone/start-dia';
 import { currentVerdict } from '@/core/unit/facts-of';
 import { lastCut } from '@/core/unit/last-cut';
-import { theDb } from '@/db/connection';
-import { ratesFor } from '@/db/stations/hone';
+import { theDb } from '@/db/engine/connection';
+import { ratesFor } from '@/db/hone/hone';
 import { CompareCut } from '@/ui/hone/compare-cut';
 import { Hone } from '@/ui/hone/hone';
 import { Polish } from '@/ui/hone/polish';

@@ -2,10 +2,10 @@ import { may } from '@/core/people/role';
 import { shortOf, spareIn } from '@/core/unit/facts-of';
 import { namedNeeds, rankedKits, shortPart } from '@/core/unit/ranked-kits';
 import { tagOf } from '@/core/unit/unit-record';
-import { theDb } from '@/db/connection';
+import { theDb } from '@/db/engine/connection';
+import { fitmentIndex } from '@/db/identify/fitments';
 import { wholeStore } from '@/db/store/catalogue';
 import { lotFindings } from '@/db/store/findings';
-import { fitmentIndex } from '@/db/store/fitments';
 import { Kit } from '@/ui/kit/kit';
 import { StationFrame } from '@/ui/unit/station-frame';
 import {

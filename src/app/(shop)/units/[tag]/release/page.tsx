@@ -1,8 +1,8 @@
 import { tagOf } from '@/core/unit/unit-record';
-import { theDb } from '@/db/connection';
-import { certificateOf } from '@/db/stations/release';
+import { theDb } from '@/db/engine/connection';
+import { certificateOf } from '@/db/release/release';
+import { Release } from '@/ui/release/release';
 import { Go } from '@/ui/shell/go';
-import { Release } from '@/ui/stations/release';
 import { StationFrame } from '@/ui/unit/station-frame';
 import { releaseAction, signAction } from '../../../../actions/release';
 import { NotNow } from '../_station/not-now';

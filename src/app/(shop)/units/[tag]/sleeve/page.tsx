@@ -1,4 +1,4 @@
-import { Sleeve } from '@/ui/stations/sleeve';
+import { Sleeve } from '@/ui/sleeve/sleeve';
 import { StationFrame } from '@/ui/unit/station-frame';
 import { backFromSleevingAction, sendOutAction } from '../../../../actions/bore';
 import { NoBore } from '../_station/no-bore';

@@ -1,6 +1,6 @@
 import { iCalendar } from '@/core/unit/calendar';
-import { theDb } from '@/db/connection';
-import { calendarOf, calendarOwner } from '@/db/stations/calendar';
+import { theDb } from '@/db/engine/connection';
+import { calendarOf, calendarOwner } from '@/db/unit/calendar';
 import { problem } from '../../../../_server/door';
 
 /** A person's waits and what is promised, for a calendar program. The key in the address is all that opens it; the person can have a new one at any time. */

@@ -1,6 +1,6 @@
-import { CALCULATIONS } from '@/core/wire/compute';
-import { theDb } from '@/db/connection';
-import { rulesInForce } from '@/db/rules';
+import { CALCULATIONS } from '@/core/api/compute';
+import { theDb } from '@/db/engine/connection';
+import { rulesInForce } from '@/db/rules/rules';
 import { mayCompute, problem } from '../../../../_server/door';
 
 /** Larger bodies than any calculation needs are not read. */

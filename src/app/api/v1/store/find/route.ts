@@ -1,5 +1,5 @@
-import { SHOW_NAMES, type Show } from '@/core/kit/store-line';
-import { theDb } from '@/db/connection';
+import { SHOW_NAMES, type Show } from '@/core/store/store-line';
+import { theDb } from '@/db/engine/connection';
 import { findArticles, findFitments } from '@/db/store/find-store';
 import { problem } from '../../../../_server/door';
 import { unitsOf } from '../../../../_server/preferences';

@@ -1,7 +1,7 @@
-import { measuredOf } from '@/core/kit/identify-query';
-import { theDb } from '@/db/connection';
-import { rulesInForce } from '@/db/rules';
-import { identifyInStore } from '@/db/store/identify';
+import { measuredOf } from '@/core/identify/identify-query';
+import { theDb } from '@/db/engine/connection';
+import { identifyInStore } from '@/db/identify/identify';
+import { rulesInForce } from '@/db/rules/rules';
 import { problem } from '../../../../_server/door';
 import { currentPerson } from '../../../../_server/who';
 

@@ -1,9 +1,9 @@
-import type { ImportNews } from '@/core/kit/import-record';
 import { may } from '@/core/people/role';
+import type { ImportNews } from '@/core/store/import-record';
 import { readTable, sayDialect } from '@/csv/read-table';
 import { readStoreFile, STORE_FILE_NAMES, type StoreFile } from '@/csv/store-files';
 import { readXlsx } from '@/csv/xlsx';
-import { type Db, theDb } from '@/db/connection';
+import { type Db, theDb } from '@/db/engine/connection';
 import { writeImport } from '@/db/store/import-file';
 import { planImport } from '@/db/store/import-plan';
 import { fromOurPage, problem } from '../../../../_server/door';

@@ -1,7 +1,7 @@
-import { SentReadings } from '@/core/bore/sent-reading';
-import { problemsOf } from '@/core/wire/problems';
-import { theDb } from '@/db/connection';
-import { isToken } from '@/db/instruments';
+import { SentReadings } from '@/core/gauge/sent-reading';
+import { problemsOf } from '@/core/schema/problems';
+import { theDb } from '@/db/engine/connection';
+import { isToken } from '@/db/gauge/instruments';
 import { tellReadings } from '@/ports/gauge-line';
 import { bearerOf, problem } from '../../../../../_server/door';
 

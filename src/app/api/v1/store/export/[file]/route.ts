@@ -1,9 +1,9 @@
 import { writeTable } from '@/csv/read-table';
 import { COLUMNS, fitmentLine, kitLines, STORE_FILE_NAMES, type StoreFile, sundryLine } from '@/csv/store-files';
 import { writeXlsx } from '@/csv/xlsx';
-import { type Db, theDb } from '@/db/connection';
+import { type Db, theDb } from '@/db/engine/connection';
+import { storedFitments } from '@/db/identify/fitments';
 import { wholeStore } from '@/db/store/catalogue';
-import { storedFitments } from '@/db/store/fitments';
 import { problem } from '../../../../../_server/door';
 import { currentPerson } from '../../../../../_server/who';
 

@@ -1,5 +1,5 @@
 import { causesOfUnit } from '@/core/unit/unit-causes';
-import { causeModel, finishedCases } from '@/db/stations/findings';
+import { causeModel, finishedCases } from '@/db/book-in/findings';
 import { unitOrRefusal } from '../../../../../_server/unit-door';
 
 /** What may be behind the complaint of a unit, as the shop's likelihoods and the tests made so far have it. */

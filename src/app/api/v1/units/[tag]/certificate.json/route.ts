@@ -1,5 +1,5 @@
 import type { CertificateFile } from '@/core/release/certificate-file';
-import { certificateOf } from '@/db/stations/release';
+import { certificateOf } from '@/db/release/release';
 import { problem } from '../../../../../_server/door';
 import { unitOrRefusal } from '../../../../../_server/unit-door';
 

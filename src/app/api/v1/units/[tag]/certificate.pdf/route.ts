@@ -1,5 +1,5 @@
 import { renderToBuffer } from '@react-pdf/renderer';
-import { certificateOf } from '@/db/stations/release';
+import { certificateOf } from '@/db/release/release';
 import { certificatePdf } from '@/ui/print/certificate-pdf';
 import { problem } from '../../../../../_server/door';
 import { unitOrRefusal } from '../../../../../_server/unit-door';

@@ -1,9 +1,9 @@
 import { renderToBuffer } from '@react-pdf/renderer';
 import { currentGauging, currentVerdict } from '@/core/unit/facts-of';
 import { sayUnit, tagOf } from '@/core/unit/unit-record';
-import { instrumentName } from '@/db/instruments';
-import { everyone } from '@/db/people';
-import { rulesInForce, rulesOf } from '@/db/rules';
+import { instrumentName } from '@/db/gauge/instruments';
+import { everyone } from '@/db/people/people';
+import { rulesInForce, rulesOf } from '@/db/rules/rules';
 import { boreMapSvg, profileSvg } from '@/ui/print/bore-svg';
 import { verdictPdf } from '@/ui/print/verdict-pdf';
 import { problem } from '../../../../../_server/door';

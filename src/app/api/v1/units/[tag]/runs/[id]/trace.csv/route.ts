@@ -2,7 +2,7 @@ import { sayStep } from '@/core/prove/programme/say-step';
 import { METRIC } from '@/core/quantity/units';
 import { RUN_WAYS, tagOf } from '@/core/unit/unit-record';
 import { writeTrace } from '@/csv/trace-csv';
-import { runOf } from '@/db/stations/prove';
+import { runOf } from '@/db/prove/prove';
 import { problem } from '../../../../../../../_server/door';
 import { unitOrRefusal } from '../../../../../../../_server/unit-door';
 

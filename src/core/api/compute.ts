@@ -1,0 +1,62 @@
+import type { z } from 'zod';
+import { stackCheck } from '../close-up/stack-check';
+import { StackRequest } from '../close-up/stack-door';
+import { gaugeBore } from '../gauge/gauge';
+import { GaugeRequest } from '../gauge/gauge-door';
+import { HonePlanRequest } from '../hone/hone-door';
+import { honePlan } from '../hone/hone-plan';
+import { identify } from '../identify/identify';
+import { IdentifyRequest } from '../identify/identify-door';
+import { judgeBore } from '../judge/judge';
+import { JudgeRequest } from '../judge/judge-door';
+import { KitMatchRequest } from '../kit/kit-door';
+import { kitMatch } from '../kit/kit-match';
+import { airCheck } from '../prove/air-check';
+import { holdTest } from '../prove/hold-test';
+import { AirCheckRequest, HoldTestRequest } from '../prove/prove-door';
+import { fail, ok, type Result } from '../result';
+import { type RuleOverrides, type Rules, withRules } from '../rules/rule-set';
+import { type Problem, problemsOf } from '../schema/problems';
+import { hydraulics } from '../set/hydraulics';
+import { HydraulicsRequest } from '../set/hydraulics-door';
+import { setup, setupProblems } from '../set/setup';
+import { SetupRequest } from '../set/setup-door';
+
+/** One calculation as it is served: its door, its work under the shop's rules, and what it is for. */
+export type Calculation = {
+  readonly summary: string;
+  readonly request: z.ZodType;
+  readonly run: (body: unknown, shop: Rules) => Promise<Result<unknown, readonly Problem[]>>;
+};
+
+const calculation = <S extends z.ZodType<{ readonly rules?: RuleOverrides | null | undefined }>>(
+  summary: string,
+  request: S,
+  work: (input: z.output<S>, rules: Rules) => unknown,
+  /** What only shows once request and rules are put together. */
+  problems: (input: z.output<S>, rules: Rules) => readonly Problem[] = () => [],
+): Calculation => ({
+  summary,
+  request,
+  run: async (body, shop) => {
+    const parsed = request.safeParse(body);
+    if (!parsed.success) return fail(problemsOf(parsed.error));
+    const rules = withRules(shop, parsed.data.rules);
+    const wrong = problems(parsed.data, rules);
+    return wrong.length > 0 ? fail(wrong) : ok(await work(parsed.data, rules));
+  },
+});
+
+/** Every calculation by its name on the wire, `POST /api/v1/compute/<name>`. */
+export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map([
+  ['gauge', calculation('What shape is this bore?', GaugeRequest, gaugeBore)],
+  ['judge', calculation('Can this bore be saved?', JudgeRequest, judgeBore)],
+  ['hone-plan', calculation('How to cut it?', HonePlanRequest, honePlan)],
+  ['stack-check', calculation('Is every seal facing its pressure, and is anything left over?', StackRequest, stackCheck)],
+  ['kit-match', calculation('Does this kit cover this unit, and what covers it best?', KitMatchRequest, kitMatch)],
+  ['identify', calculation('What is this unit, and what should be measured next?', IdentifyRequest, identify)],
+  ['setup', calculation('Is there a gap at the pushrod, and what does it cost at the pedal?', SetupRequest, setup, setupProblems)],
+  ['hydraulics', calculation('What does a change of bore do?', HydraulicsRequest, hydraulics)],
+  ['hold-test', calculation('Leaking, or settling?', HoldTestRequest, holdTest)],
+  ['air-check', calculation('Is there air in it?', AirCheckRequest, (input, rules) => airCheck(input.fill, rules))],
+]);

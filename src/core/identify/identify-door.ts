@@ -1,0 +1,38 @@
+import { z } from 'zod';
+import { RuleOverridesDoor } from '../rules/rule-door';
+import { uniqueIds } from '../schema/unique';
+
+const Length = z.number().positive().max(10_000);
+const Threads = z.array(z.string().min(1).max(40)).max(20);
+const Outlets = z.number().int().min(0).max(20);
+const MarkText = z.string().min(1).max(100);
+
+/** Each length of a fitment in mm; what is absent or null is not known. */
+export const FeaturesDoor = z.strictObject({
+  boreMm: Length.nullish(),
+  strokeMm: Length.nullish(),
+  bodyLengthMm: Length.nullish(),
+  studPitchMm: Length.nullish(),
+  portThreads: Threads.nullish(),
+  outletCount: Outlets.nullish(),
+  castingMark: MarkText.nullish(),
+});
+
+const LengthRead = z.strictObject({ value: Length, u: z.number().min(0).max(100).nullish() });
+export const MeasuredDoor = z.strictObject({
+  boreMm: LengthRead.nullish(),
+  strokeMm: LengthRead.nullish(),
+  bodyLengthMm: LengthRead.nullish(),
+  studPitchMm: LengthRead.nullish(),
+  portThreads: Threads.nullish(),
+  outletCount: Outlets.nullish(),
+  castingMark: MarkText.nullish(),
+});
+
+export const IdentifyRequest = z
+  .object({
+    measured: MeasuredDoor,
+    fitments: uniqueIds(z.array(z.strictObject({ id: z.string().min(1).max(100), features: FeaturesDoor })).max(2000)),
+    rules: RuleOverridesDoor,
+  })
+  .meta({ id: 'IdentifyRequest' });

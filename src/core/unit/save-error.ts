@@ -1,0 +1,42 @@
+import type { Problem } from '../schema/problems';
+import { EVENT_KINDS, type EventKind } from './event-kind';
+
+/** Someone changed the unit after this person had looked at it: both versions, and what was done since. Times in ms since 1970. */
+export type Stale = {
+  readonly code: 'stale';
+  readonly yours: { readonly version: number; readonly what: EventKind };
+  readonly theirs: { readonly version: number; readonly since: readonly ChangeSince[] };
+};
+export type ChangeSince = { readonly by: string; readonly at: number; readonly what: EventKind; readonly note: string };
+
+/** Why something was not saved. */
+export type SaveError =
+  | { readonly code: 'signed-out' }
+  | { readonly code: 'forbidden' }
+  | { readonly code: 'invalid'; readonly problems: readonly Problem[] }
+  | { readonly code: 'no-such-unit' }
+  | Stale
+  | { readonly code: 'refused'; readonly reasons: readonly string[] }
+  | { readonly code: 'storage'; readonly message: string };
+
+/** What to tell the person, and what to do about it. */
+export const saySaveError = (e: SaveError): readonly string[] => {
+  switch (e.code) {
+    case 'signed-out':
+      return ['You are signed out. Sign in again in another tab; what you typed stays here.'];
+    case 'forbidden':
+      return ['Your role may not do this.'];
+    case 'invalid':
+      return e.problems.map((p) => (p.path === '' ? p.message : `${p.path}: ${p.message}`));
+    case 'no-such-unit':
+      return ['There is no such unit.'];
+    case 'stale':
+      return [
+        `Not saved (${EVENT_KINDS[e.yours.what]}): you started from version ${e.yours.version}, the unit is at ${e.theirs.version}. Look at what was done since, then save yours again if it still holds.`,
+      ];
+    case 'refused':
+      return e.reasons;
+    case 'storage':
+      return [`Not saved: ${e.message}`];
+  }
+};

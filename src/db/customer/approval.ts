@@ -1,0 +1,60 @@
+import { desc, eq } from 'drizzle-orm';
+import { ok, type Result } from '@/core/result';
+import { currentVerdict } from '@/core/unit/facts-of';
+import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
+import type { Db, Reader } from '../engine/connection';
+import { put } from '../engine/event-payload';
+import { jobs, outbox, units } from '../tables';
+import { endOfWait, waitEdit } from '../unit/waits';
+import { send } from './outbox';
+
+/** Two days without an answer, and somebody rings the customer, ms. */
+const ANSWER_MS = 2 * 86_400_000;
+
+export type Question = { readonly price: number; readonly promisedAt: number; readonly text: string };
+
+/** Asks the customer about the judgement as it stands: the message goes out, and the unit waits for the answer. */
+export const askCustomer = (db: Db, change: Change, q: Question): Promise<Result<Changed, ChangeError>> =>
+  changeUnit(db, change, async (record, at, tx) => {
+    const verdict = currentVerdict(record);
+    if (verdict === undefined) return refused('There is no judgement to ask about.');
+    await send(tx, { id: change.eventId, unitId: record.unit.id, at, to: `${record.job.customer}, ${record.job.phone}`, text: q.text });
+    return ok([
+      put('approvals', {
+        id: change.eventId,
+        unitId: record.unit.id,
+        verdictId: verdict.id,
+        at,
+        personId: change.person.id,
+        ...q,
+        answer: null,
+        answeredAt: null,
+        answeredTo: null,
+      }),
+      waitEdit(change, at, { id: `${change.eventId}-answer`, label: `answer from ${record.job.customer}`, endsAt: at + ANSWER_MS }),
+    ]);
+  });
+
+/** Notes the customer's answer. A yes moves the promise to what was asked. */
+export const answerCustomer = (db: Db, change: Change, approvalId: string, answer: 'yes' | 'no'): Promise<Result<Changed, ChangeError>> =>
+  changeUnit(db, { ...change, restsOn: [approvalId] }, async (record, at, tx) => {
+    const asked = record.approvals.find((a) => a.id === approvalId);
+    if (asked === undefined) return refused('There is no such question.');
+    if (asked.answer !== null) return refused(`It was answered: ${asked.answer}.`);
+    const { unit } = record;
+    return ok([
+      ...(await endOfWait(tx, unit.id, `${approvalId}-answer`, at)),
+      put('approvals', { ...asked, unitId: unit.id, answer, answeredAt: at, answeredTo: change.person.id }),
+      ...(answer === 'yes' ? [put('units', { ...unit, dueAt: asked.promisedAt })] : []),
+    ]);
+  });
+
+/** Messages that went out, the newest first. */
+export const sentMessages = (db: Reader) =>
+  db
+    .select({ id: outbox.id, at: outbox.at, to: outbox.to, text: outbox.text, tagNo: units.tagNo, machine: jobs.machine })
+    .from(outbox)
+    .innerJoin(units, eq(outbox.unitId, units.id))
+    .innerJoin(jobs, eq(units.jobId, jobs.id))
+    .orderBy(desc(outbox.at))
+    .limit(200);

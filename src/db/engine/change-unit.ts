@@ -1,0 +1,168 @@
+import { and, asc, eq, getTableColumns, gt, inArray, sql } from 'drizzle-orm';
+import type { Person } from '@/core/people/role';
+import { fail, ok, type Result } from '@/core/result';
+import { AFTER_LEAVING, type EventKind } from '@/core/unit/event-kind';
+import { summaryOf } from '@/core/unit/facts-of';
+import type { SaveError, Stale } from '@/core/unit/save-error';
+import type { Unit, UnitRecord } from '@/core/unit/unit-record';
+import { people, unitEvents, units } from '../tables';
+import type { Db, Tx } from './connection';
+import { type Edit, EventPayload, type Row, TRACKED, TRACKED_NAMES, type TrackedName } from './event-payload';
+import { isStill, type KeptUnit, keep, lastKnown, programmesSaved } from './kept-units';
+import { loadUnit, toUnit } from './load-unit';
+import { recordAfter } from './record-after';
+
+/** Who changes which unit, and what it is called. The client makes `eventId`: a retry with the same one applies once. */
+export type Change = {
+  readonly eventId: string;
+  readonly unitId: string;
+  readonly person: Person;
+  readonly at: number;
+  /** The version the person was looking at; null for changes that only add and cannot clash. */
+  readonly version: number | null;
+  /** Rows that the change rests on: what others did beside these does not clash with it. Absent: all of the unit. */
+  readonly restsOn?: readonly string[];
+  readonly kind: EventKind;
+  readonly note: string;
+};
+
+export type ChangeError = Extract<SaveError, { readonly code: 'no-such-unit' | 'stale' | 'refused' }>;
+
+export type Changed = { readonly unitId: string; readonly version: number };
+
+export const refused = (...reasons: readonly string[]) => fail({ code: 'refused' as const, reasons });
+
+/**
+ * The one way to change a unit: its rows, its summary, its version and its event go in one transaction.
+ * A unit's times only go forward, also when the machine's clock was set back: what comes later in its history is later.
+ * @param decide gives the edits from the unit as it is inside the transaction and the time of the change, or refuses
+ */
+export async function changeUnit(
+  db: Db,
+  change: Change,
+  decide: (unit: UnitRecord, at: number, tx: Tx) => Result<readonly Edit[], ChangeError> | Promise<Result<readonly Edit[], ChangeError>>,
+): Promise<Result<Changed, ChangeError>> {
+  // Read ahead of the turn, so that the transaction is short; inside it the version tells whether this still holds.
+  const ahead = await lastKnown(db, change.unitId);
+  let left: KeptUnit | undefined;
+  const result = await db.transaction<Result<Changed, ChangeError>>(async (tx) => {
+    const [row] = await tx
+      .select({
+        version: units.version,
+        changedAt: units.changedAt,
+        programmes: programmesSaved,
+        repeated: sql<number | null>`(select ${unitEvents.version} from ${unitEvents} where ${unitEvents.id} = ${change.eventId})`,
+      })
+      .from(units)
+      .where(eq(units.id, change.unitId));
+    if (row !== undefined && row.repeated !== null) return ok({ unitId: change.unitId, version: row.repeated });
+    const before = isStill(ahead, row) ? ahead.record : await loadUnit(tx, change.unitId);
+    if (row === undefined || before === undefined) return fail({ code: 'no-such-unit' });
+    if (before.unit.exit !== null && !AFTER_LEAVING.includes(change.kind))
+      return refused(`This unit has left the shop: ${before.unit.exit}.`);
+    const clash = change.version === null ? undefined : await staleness(tx, change, change.version, row.version);
+    if (clash !== undefined) return fail(clash);
+    const at = Math.max(change.at, row.changedAt + 1);
+    const edits = await decide(before, at, tx);
+    if (!edits.ok) return edits;
+    const others = edits.value.filter((e) => e.table !== 'units');
+    const changes = await applyEdits(tx, others);
+    const edited = edits.value.flatMap((e) => (e.table === 'units' && 'put' in e ? [toUnit(e.put)] : [])).at(-1);
+    const wanted = edited ?? before.unit;
+    const after = recordAfter({ ...before, unit: wanted }, others) ?? (await loadUnit(tx, change.unitId));
+    if (after === undefined) throw new Error(`unit ${change.unitId} vanished inside its change`);
+    const version = row.version + 1;
+    const unit = { ...wanted, ...summaryOf({ ...after, unit: wanted }), version, changedAt: at };
+    await tx.update(units).set(changedFields(before.unit, unit)).where(eq(units.id, change.unitId));
+    await appendEvent(tx, { ...change, at }, version, [...changes, { table: 'units', id: unit.id, before: before.unit, after: unit }]);
+    left = { record: { ...after, unit }, programmes: row.programmes };
+    return ok({ unitId: change.unitId, version });
+  });
+  // Only what was committed is kept; whoever looks next need not read it again.
+  if (result.ok && left !== undefined) keep(db, left);
+  return result;
+}
+
+const changedFields = (before: Unit, after: Unit): Partial<Unit> =>
+  Object.fromEntries(Object.entries(after).filter(([name, value]) => before[name as keyof Unit] !== value));
+
+/** One row as it was and as it became; the event's door checks it. */
+type RowChange = { readonly table: TrackedName; readonly id: string; readonly before: unknown; readonly after: unknown };
+
+/** Writes rows and says what each was before. Parents are put before children, and dropped after them. */
+export async function applyEdits(tx: Tx, edits: readonly Edit[]): Promise<readonly RowChange[]> {
+  const changes: RowChange[] = [];
+  for (const name of TRACKED_NAMES) {
+    const rows = edits.flatMap((e) => (e.table === name && 'put' in e ? [e.put] : []));
+    if (rows.length === 0) continue;
+    const before = await rowsById(
+      tx,
+      name,
+      rows.map((r) => r.id),
+    );
+    await upsert(tx, name, rows);
+    for (const row of rows) changes.push({ table: name, id: row.id, before: before.get(row.id) ?? null, after: row });
+  }
+  for (const name of [...TRACKED_NAMES].reverse()) {
+    const ids = edits.flatMap((e) => (e.table === name && 'drop' in e ? [e.drop] : []));
+    if (ids.length === 0) continue;
+    const before = await rowsById(tx, name, ids);
+    await tx.delete(TRACKED[name]).where(inArray(TRACKED[name].id, ids));
+    for (const id of ids) changes.push({ table: name, id, before: before.get(id) ?? null, after: null });
+  }
+  return changes;
+}
+
+const rowsById = async (tx: Tx, name: TrackedName, ids: readonly string[]): Promise<ReadonlyMap<string, Row<TrackedName>>> => {
+  const table = TRACKED[name];
+  const rows = (await tx
+    .select()
+    .from(table)
+    .where(inArray(table.id, [...ids]))) as readonly Row<TrackedName>[];
+  return new Map(rows.map((r) => [r.id, r]));
+};
+
+const upsert = async (tx: Tx, name: TrackedName, rows: readonly Row<TrackedName>[]): Promise<void> => {
+  const table = TRACKED[name];
+  const set = Object.fromEntries(
+    Object.keys(getTableColumns(table))
+      .filter((c) => c !== 'id')
+      .map((c) => [c, sql.raw(`excluded.${snake(c)}`)]),
+  );
+  // Rows of one table: the union of row types does not narrow by itself.
+  await tx
+    .insert(table)
+    .values(rows as never)
+    .onConflictDoUpdate({ target: table.id, set });
+};
+
+const snake = (name: string): string => name.replace(/([a-z0-9])([A-Z])/g, '$1_$2').toLowerCase();
+
+export async function appendEvent(tx: Tx, change: Omit<Change, 'version'>, version: number, changes: readonly RowChange[]): Promise<void> {
+  const payload = EventPayload.parse({ version: 1, changes });
+  await tx.insert(unitEvents).values({
+    id: change.eventId,
+    unitId: change.unitId,
+    version,
+    at: change.at,
+    personId: change.person.id,
+    kind: change.kind,
+    note: change.note,
+    payload,
+  });
+}
+
+/** The clash of a change with what was done since its person looked; undefined when it rests on none of that. */
+const staleness = async (tx: Tx, change: Change, yours: number, theirs: number): Promise<Stale | undefined> => {
+  if (yours === theirs) return undefined;
+  const rows = await tx
+    .select({ by: people.name, at: unitEvents.at, kind: unitEvents.kind, note: unitEvents.note, payload: unitEvents.payload })
+    .from(unitEvents)
+    .innerJoin(people, eq(unitEvents.personId, people.id))
+    .where(and(eq(unitEvents.unitId, change.unitId), gt(unitEvents.version, yours)))
+    .orderBy(asc(unitEvents.version));
+  const touched = new Set(rows.flatMap((r) => EventPayload.parse(r.payload).changes.map((c) => c.id)));
+  if (yours < theirs && change.restsOn !== undefined && !change.restsOn.some((id) => touched.has(id))) return undefined;
+  const since = rows.map(({ by, at, kind, note }) => ({ by, at, what: kind as EventKind, note }));
+  return { code: 'stale', yours: { version: yours, what: change.kind }, theirs: { version: theirs, since } };
+};

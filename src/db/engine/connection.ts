@@ -1,0 +1,49 @@
+import { mkdirSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { createClient } from '@libsql/client';
+import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
+import { migrate } from 'drizzle-orm/libsql/migrator';
+import * as tables from '../tables';
+import * as relations from './relations';
+import { queueWrites } from './writer';
+
+const schema = { ...tables, ...relations };
+
+export type Db = LibSQLDatabase<typeof schema>;
+/** A transaction, or the database itself: whatever can be asked. */
+export type Reader = Pick<Db, 'select' | 'query'>;
+export type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
+
+/** How long a statement waits for another process's lock, ms. */
+const BUSY_TIMEOUT_MS = 5000;
+
+export const dataFolder = (): string => process.env.EDDRIN_DATA ?? './var';
+
+/** A file in the data folder unless `DATABASE_URL` names another database. */
+export const databaseUrl = (): string => process.env.DATABASE_URL ?? `file:${join(dataFolder(), 'eddrin.db')}`;
+
+/**
+ * Opens the shop's database. The only place that knows whether it is a file: a file is set to write-ahead logging, and waits for locks.
+ * Foreign keys are on and `synchronous` is FULL by libSQL's default: acknowledged means durable.
+ */
+export async function openDb(url = databaseUrl()): Promise<Db> {
+  const isFile = url.startsWith('file:');
+  if (isFile) mkdirSync(dirname(url.slice('file:'.length)), { recursive: true });
+  const client = createClient({ url, authToken: process.env.DATABASE_AUTH_TOKEN, timeout: BUSY_TIMEOUT_MS });
+  if (isFile) await client.execute('PRAGMA journal_mode = WAL');
+  return drizzle(queueWrites(client), { schema, casing: 'snake_case' });
+}
+
+export const migrateDb = (db: Db, folder = join(process.cwd(), 'src/db/engine/migrations')): Promise<void> =>
+  migrate(db, { migrationsFolder: folder });
+
+declare global {
+  // One connection and one writer queue a process, also when a bundler makes two copies of this module.
+  var eddrinDb: Promise<Db> | undefined;
+}
+
+/** The process's database. */
+export const theDb = (): Promise<Db> => {
+  globalThis.eddrinDb ??= openDb();
+  return globalThis.eddrinDb;
+};

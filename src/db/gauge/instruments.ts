@@ -1,0 +1,78 @@
+import { createHash, randomBytes, timingSafeEqual } from 'node:crypto';
+import { and, desc, eq, isNull } from 'drizzle-orm';
+import type { Instrument } from '@/core/gauge/instrument';
+import type { Person } from '@/core/people/role';
+import type { Db, Reader } from '../engine/connection';
+import { people, ringChecks, instruments as table } from '../tables';
+
+const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
+
+/** The shop's gauges in use, by name. */
+export async function instruments(db: Reader): Promise<readonly Instrument[]> {
+  const rows = await db.query.instruments.findMany({
+    where: (i) => isNull(i.retiredAt),
+    orderBy: (i) => i.name,
+    with: { checks: { orderBy: (c) => desc(c.at), limit: 1, columns: { at: true, ringMm: true, readMm: true } } },
+  });
+  return rows.map(({ id, name, tokenHash, checks }) => ({ id, name, lastCheck: checks[0] ?? null, posts: tokenHash !== null }));
+}
+
+/** What a gauge is called, also one that is out of use. */
+export const instrumentName = async (db: Reader, id: string): Promise<string | undefined> =>
+  (await db.select({ name: table.name }).from(table).where(eq(table.id, id)))[0]?.name;
+
+/** Enters a gauge, once however often it is sent. @returns false when the shop has another of that name */
+export async function addInstrument(db: Db, { id, name }: Pick<Instrument, 'id' | 'name'>, at: number): Promise<boolean> {
+  const made = await db
+    .insert(table)
+    .values({ id, name, createdAt: at, tokenHash: null, retiredAt: null })
+    .onConflictDoNothing()
+    .returning();
+  if (made.length > 0) return true;
+  const [mine] = await db.select({ name: table.name }).from(table).where(eq(table.id, id));
+  return mine?.name === name;
+}
+
+/** A gauge leaves the shop: what it measured stays, and its token is no more. */
+export const retireInstrument = async (db: Db, id: string, at: number): Promise<void> => {
+  await db.update(table).set({ retiredAt: at, tokenHash: null }).where(eq(table.id, id));
+};
+
+export type RingCheck = { readonly checkId: string; readonly instrumentId: string; readonly ringMm: number; readonly readMm: number };
+
+/** Notes that a gauge was held against its setting ring, once however often it is sent. */
+export const checkRing = async (db: Db, person: Person, at: number, { checkId, ...c }: RingCheck): Promise<void> => {
+  await db
+    .insert(ringChecks)
+    .values({ id: checkId, at, personId: person.id, ...c })
+    .onConflictDoNothing();
+};
+
+/** A gauge's checks, the newest first. */
+export const checksOf = (db: Reader, instrumentId: string) =>
+  db
+    .select({ at: ringChecks.at, by: people.name, ringMm: ringChecks.ringMm, readMm: ringChecks.readMm })
+    .from(ringChecks)
+    .innerJoin(people, eq(ringChecks.personId, people.id))
+    .where(eq(ringChecks.instrumentId, instrumentId))
+    .orderBy(desc(ringChecks.at))
+    .limit(20);
+
+/** A new token for a gauge that posts; the old one is no more. It is shown once and kept hashed. */
+export async function newToken(db: Db, instrumentId: string): Promise<string> {
+  const token = randomBytes(24).toString('base64url');
+  await db
+    .update(table)
+    .set({ tokenHash: hashOf(token) })
+    .where(eq(table.id, instrumentId));
+  return token;
+}
+
+/** Is this the token of that gauge, and is it in use? */
+export async function isToken(db: Reader, instrumentId: string, token: string): Promise<boolean> {
+  const [row] = await db
+    .select({ hash: table.tokenHash })
+    .from(table)
+    .where(and(eq(table.id, instrumentId), isNull(table.retiredAt)));
+  return row?.hash != null && timingSafeEqual(Buffer.from(row.hash), Buffer.from(hashOf(token)));
+}

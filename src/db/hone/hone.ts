@@ -1,0 +1,75 @@
+import { and, desc, eq, sql } from 'drizzle-orm';
+import type { Material } from '@/core/family/material';
+import type { HonePass } from '@/core/hone/cutting-rate';
+import { GritDoor } from '@/core/hone/hone-door';
+import { type LearnedRate, learnedRates } from '@/core/hone/learned-rates';
+import { ok, type Result } from '@/core/result';
+import { whyNotNow } from '@/core/route/route';
+import { sayWhyNot, whyNotDone } from '@/core/route/why-not';
+import { factsOf, routeOfUnit } from '@/core/unit/facts-of';
+import type { BorePass } from '@/core/unit/unit-record';
+import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
+import type { Db, Reader } from '../engine/connection';
+import { put } from '../engine/event-payload';
+import { keptBy } from '../engine/kept';
+import { prepared } from '../engine/prepared';
+import { honePasses } from '../tables';
+
+type ShopPass = HonePass & { readonly unitId: string };
+export type ShopRates = { readonly all: readonly LearnedRate[]; readonly others: readonly LearnedRate[] };
+export type NewPass = Omit<BorePass, 'id' | 'at' | 'personId'>;
+
+/** Logs a pass over the bore, while it is Hone's turn. Its row has the change's id: sent twice it is there once. */
+export const logPass = (db: Db, change: Change, pass: NewPass): Promise<Result<Changed, ChangeError>> =>
+  changeUnit(db, change, (record, at) => {
+    const notNow = whyNotNow('hone', routeOfUnit(record));
+    const unmet = notNow.length > 0 ? notNow : whyNotDone('hone', factsOf(record)).map(sayWhyNot);
+    if (unmet.length > 0) return refused(...unmet);
+    const { id, material } = record.unit;
+    return ok([put('honePasses', { ...pass, id: change.eventId, unitId: id, at, personId: change.person.id, material })]);
+  });
+
+/** Passes of the shop that rates are learned from: the newest this many of a material. */
+const LEARNED_FROM = 400;
+
+const stonePasses = prepared((db: Reader) =>
+  db
+    .select()
+    .from(honePasses)
+    .where(and(eq(honePasses.tool, 'stone'), eq(honePasses.material, sql.placeholder('material'))))
+    .orderBy(desc(honePasses.at))
+    .limit(LEARNED_FROM)
+    .prepare(),
+);
+
+const stampQuery = prepared((db: Reader) =>
+  db
+    .select({ stamp: sql<string>`count(*) || ' ' || coalesce(max(${honePasses.at}), '')` })
+    .from(honePasses)
+    .where(eq(honePasses.material, sql.placeholder('material')))
+    .prepare(),
+);
+
+/** The shop's passes with stones in a material, on all bores, the oldest first. */
+const readPasses = async (db: Reader, material: string): Promise<readonly ShopPass[]> =>
+  (await stonePasses(db).execute({ material })).reverse().map(({ unitId, grit, strokes, strokesPerMin, rpm, beforeMm, afterMm }) => ({
+    unitId,
+    grit: GritDoor.parse(grit),
+    strokes,
+    strokesPerMin,
+    rpm,
+    beforeMm,
+    afterMm,
+  }));
+
+/** A pass is never changed, only made or undone: their number and the newest tell whether the same are there. */
+const shopPasses = keptBy<Reader, readonly ShopPass[]>(
+  async (db, material) => (await stampQuery(db).execute({ material }))[0]?.stamp ?? '',
+  readPasses,
+);
+
+/** What the shop's own stones cut in a material; `others` without one unit's passes, which its plan counts for themselves. */
+export async function ratesFor(db: Reader, material: Material, unitId: string): Promise<ShopRates> {
+  const passes = (await shopPasses(db, material)).map((p) => ({ ...p, material }));
+  return { all: learnedRates(passes), others: learnedRates(passes.filter((p) => p.unitId !== unitId)) };
+}

@@ -1,0 +1,165 @@
+import { eq } from 'drizzle-orm';
+import { sayUnfit, whyUnfit } from '@/core/gauge/instrument';
+import type { Reading } from '@/core/gauge/reading';
+import { type BoreOutcome, type JudgeInput, judgeBore } from '@/core/judge/judge';
+import type { Overrule } from '@/core/judge/overrule';
+import { may } from '@/core/people/role';
+import { ok, type Result } from '@/core/result';
+import { whyNotNow } from '@/core/route/route';
+import type { Station } from '@/core/route/station';
+import type { School } from '@/core/rules/school';
+import { withSchool } from '@/core/rules/schools';
+import { currentGauging, currentVerdict, routeOfUnit } from '@/core/unit/facts-of';
+import { judgeInputOf } from '@/core/unit/judge-input';
+import type { MarkRecord } from '@/core/unit/unit-record';
+import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
+import type { Db, Tx } from '../engine/connection';
+import { drop, put } from '../engine/event-payload';
+import { toVerdict } from '../engine/load-unit';
+import { instruments } from '../gauge/instruments';
+import { rulesInForce } from '../rules/rules';
+import { verdicts } from '../tables';
+import { signOffEdits } from '../unit/sign-off';
+import { makersLimitOf } from './makers-limit';
+
+export type GaugingEntry = {
+  readonly gaugingId: string;
+  readonly readings: readonly Reading[];
+  readonly bodyTempC: number | null;
+  readonly gaugeTempC: number | null;
+  /** Which gauge it was; null where the shop keeps none. */
+  readonly instrumentId?: string | null;
+  /** A lead's reason for a gauge that is not fit to measure. */
+  readonly override?: string | null;
+};
+
+/** Saves a gauging and signs the station off. A verdict on earlier readings stands no more. */
+export const saveGauging = (db: Db, change: Change, g: GaugingEntry): Promise<Result<Changed, ChangeError>> =>
+  changeUnit(db, change, async (record, at, tx) => {
+    const notNow = whyNotNow('gauge', routeOfUnit(record));
+    if (notNow.length > 0) return refused(...notNow);
+    const { gaugingId, readings, instrumentId = null, override = null, ...temps } = g;
+    const unfit = await unfitGauge(tx, instrumentId, change.at);
+    if (unfit !== undefined && override === null) return refused(unfit);
+    if (unfit !== undefined && !may(change.person.role, 'override')) return refused(unfit, 'Only a lead may gauge with it as it is.');
+    return ok([
+      put('gaugings', {
+        id: gaugingId,
+        unitId: record.unit.id,
+        at,
+        personId: change.person.id,
+        ...temps,
+        instrumentId,
+        override: unfit === undefined ? null : override,
+      }),
+      ...readings.map((r, seq) => put('readings', { id: `${gaugingId}-${seq}`, gaugingId, seq, ...r })),
+      put('steps', {
+        id: `${record.unit.id}-gauge`,
+        unitId: record.unit.id,
+        station: 'gauge',
+        at,
+        personId: change.person.id,
+        note: '',
+        override: unfit === undefined ? null : override,
+        unmet: unfit === undefined ? [] : [unfit],
+      }),
+      drop('steps', `${record.unit.id}-judge`),
+    ]);
+  });
+
+/** Why a gauge may not be used, in words; undefined when it may. A shop that keeps its gauges on record says which it was. */
+const unfitGauge = async (tx: Tx, instrumentId: string | null, now: number): Promise<string | undefined> => {
+  const all = await instruments(tx);
+  if (instrumentId === null) return all.length === 0 ? undefined : 'Say which gauge it was.';
+  const used = all.find((i) => i.id === instrumentId);
+  if (used === undefined) return 'That gauge is not in use in this shop.';
+  const why = whyUnfit(used, (await rulesInForce(tx)).rules, now);
+  return why === undefined ? undefined : sayUnfit(used.name, why);
+};
+
+export type JudgementEntry = {
+  readonly verdictId: string;
+  readonly marks: readonly MarkRecord[];
+  readonly school: School | null;
+  readonly wallMm: number | null;
+};
+
+/** Saves the marks and the verdict on them, computed here from the record; signs Judge off when nothing is open. */
+export const saveJudgement = (db: Db, change: Change, j: JudgementEntry): Promise<Result<Changed, ChangeError>> =>
+  changeUnit(db, change, async (record, at, tx) => {
+    const notNow = whyNotNow('judge', routeOfUnit(record));
+    if (notNow.length > 0) return refused(...notNow);
+    const gauging = currentGauging(record);
+    if (gauging === undefined) return refused('The bore has not been gauged as it is now.');
+    const rules = await rulesInForce(tx);
+    const input: JudgeInput | undefined = judgeInputOf(record, { ...j, makersLimit: await makersLimitOf(tx, record) });
+    if (input === undefined) return refused('The piston has not been measured: record its diameter at Strip.');
+    const answer = judgeBore(withSchool(input, rules.schools), rules.rules);
+    const verdict = {
+      id: j.verdictId,
+      unitId: record.unit.id,
+      gaugingId: gauging.id,
+      ruleSetId: rules.id,
+      at,
+      personId: change.person.id,
+      outcome: answer.outcome,
+      input,
+      answer,
+      overrule: null,
+    };
+    // The verdict is signed off anew; cutting that it asks for is still to be done, cutting that was done stays done.
+    const fallen: readonly Station[] = ['judge', ...cuttingFor(answer.outcome)];
+    const kept = new Set(j.marks.map((m) => m.id));
+    const edits = [
+      put('verdicts', verdict),
+      ...j.marks.map((m) =>
+        put('marks', {
+          ...m,
+          unitId: record.unit.id,
+          depthUm: m.depthUm ?? null,
+          depthUncertaintyUm: m.depthUncertaintyUm ?? null,
+          widthUm: m.widthUm ?? null,
+        }),
+      ),
+      ...record.marks.filter((m) => !kept.has(m.id)).map((m) => drop('marks', m.id)),
+      ...fallen.map((s) => drop('steps', `${record.unit.id}-${s}`)),
+    ];
+    if (answer.outcome === 'undecided' || answer.outcome === 'scrap') return ok(edits);
+    const judged = {
+      ...record,
+      marks: j.marks,
+      verdicts: [...record.verdicts, verdict],
+      steps: record.steps.filter((s) => !fallen.includes(s.station)),
+    };
+    const done = signOffEdits(judged, { ...change, at }, { station: 'judge', note: '', override: null });
+    return done.ok ? ok([...edits.filter((e) => !('drop' in e && e.drop === `${record.unit.id}-judge`)), done.value]) : done;
+  });
+
+export type OverruleEntry = Pick<Overrule, 'outcome' | 'targetDiaMm' | 'reason'>;
+
+/** Stations at which a bore's way can still be changed. */
+const BEFORE_CLOSING: readonly string[] = ['judge', 'hone', 'sleeve', 'kit'];
+
+/** A lead decides against the current judgement, with a reason. What was computed stays in it; the unit's way follows the lead. */
+export const overruleVerdict = (db: Db, change: Change, over: OverruleEntry): Promise<Result<Changed, ChangeError>> =>
+  changeUnit(db, change, async (record, at, tx) => {
+    const current = currentVerdict(record);
+    if (current === undefined) return refused('There is no judgement of the bore as it is now.');
+    if (!BEFORE_CLOSING.includes(record.unit.station)) return refused('It is past that: reopen Judge first.');
+    const [row] = await tx.select().from(verdicts).where(eq(verdicts.id, current.id));
+    if (row === undefined) return refused('There is no judgement of the bore as it is now.');
+    const decided = { ...row, overrule: { ...over, personId: change.person.id, at } };
+    const fallen: readonly Station[] = ['judge', 'hone', 'sleeve'];
+    const edits = [put('verdicts', decided), ...fallen.map((s) => drop('steps', `${record.unit.id}-${s}`))];
+    if (over.outcome === 'scrap') return ok(edits);
+    const judged = {
+      ...record,
+      verdicts: record.verdicts.map((v) => (v.id === current.id ? toVerdict(decided) : v)),
+      steps: record.steps.filter((s) => !fallen.includes(s.station)),
+    };
+    const done = signOffEdits(judged, { ...change, at }, { station: 'judge', note: '', override: over.reason });
+    return done.ok ? ok([...edits.filter((e) => !('drop' in e && e.drop === `${record.unit.id}-judge`)), done.value]) : done;
+  });
+
+const cuttingFor = (outcome: BoreOutcome): readonly Station[] =>
+  outcome === 'hone' || outcome === 'polish' ? ['hone'] : outcome === 'sleeve' ? ['sleeve'] : [];

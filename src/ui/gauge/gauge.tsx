@@ -1,0 +1,312 @@
+'use client';
+
+import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
+import { uuidv7 } from 'uuidv7';
+import type { Material } from '@/core/family/material';
+import { gaugeBore } from '@/core/gauge/gauge';
+import { type Instrument, whyUnfit } from '@/core/gauge/instrument';
+import { SHAPE_WORDS } from '@/core/gauge/shape';
+import { GRID_CLOCKS } from '@/core/gauge/suggest-grid';
+import { sayDia, sayLength, sayTemperature } from '@/core/quantity/say';
+import type { Units } from '@/core/quantity/units';
+import type { Result } from '@/core/result';
+import type { Rules } from '@/core/rules/rule-set';
+import type { GaugedSet } from '@/core/unit/gauged-before';
+import type { SaveError } from '@/core/unit/save-error';
+import { Profile } from '../drawing/profile';
+import { AngleField } from '../field/quantity-field';
+import { SaveNote } from '../save/save-note';
+import { useDraft } from '../save/use-draft';
+import { useSave } from '../save/use-save';
+import { Scroll } from '../unit/scroll';
+import { StationFrame } from '../unit/station-frame';
+import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { ImportReadings } from './csv-import';
+import { type Draft, gridOf, inUnits, readGrid, withSent } from './gauge-draft';
+import { InstrumentPick } from './instrument-pick';
+import { useGaugeLine } from './use-gauge-line';
+
+/** The gauge grid: depths down, clock across. An instrument that types a number and Enter fills it; the form of the bore is computed with every reading. */
+export function Gauge({
+  target,
+  tag,
+  depths,
+  material,
+  lengthMm,
+  nominalMm,
+  units,
+  rules,
+  instruments,
+  earlier,
+  mayOverride,
+  now,
+  checkRing,
+  save: saveAction,
+  open,
+  ledger,
+}: {
+  readonly target: UnitTarget;
+  readonly tag: string;
+  /** Suggested depths, mm. */
+  readonly depths: readonly number[];
+  readonly material: Material;
+  readonly lengthMm: number;
+  readonly nominalMm: number;
+  readonly units: Units;
+  readonly rules: Rules;
+  readonly instruments: readonly Instrument[];
+  readonly earlier: readonly GaugedSet[];
+  readonly mayOverride: boolean;
+  readonly now: number;
+  readonly checkRing: (input: unknown) => Promise<Result<unknown, SaveError>>;
+  readonly save: SaveAction;
+  readonly open: boolean;
+  readonly ledger: ReactNode;
+}) {
+  const [kept, setDraft, dropDraft] = useDraft<Draft>(`gauge-grid-${target.unitId}`, {
+    length: units.length,
+    temperature: units.temperature,
+    depths: depths.map((d) => sayLength(d, units)),
+    clocks: GRID_CLOCKS,
+    cells: {},
+    bodyTemp: '',
+    gaugeTemp: '',
+  });
+  // A bench keeps its gauge; a new one takes the first that may measure.
+  const [instrumentId, setInstrument] = useDraft('gauge-instrument', '');
+  const [override, setOverride] = useState('');
+  const instrument = instruments.find((i) => i.id === instrumentId) ?? instruments.find((i) => whyUnfit(i, rules, now) === undefined);
+  const draft = useMemo(() => inUnits(kept, units), [kept, units]);
+  const { save, saving, acceptTheirs } = useSave(saveAction, target);
+  const grid = useRef<HTMLTableElement>(null);
+  const saveButton = useRef<HTMLButtonElement>(null);
+  const read = useMemo(() => readGrid(draft, units), [draft, units]);
+  const form = useMemo(
+    () =>
+      read.readings.length === 0
+        ? undefined
+        : gaugeBore({ readings: read.readings, material, bodyTempC: read.bodyTempC, gaugeTempC: read.gaugeTempC }, rules),
+    [read, material, rules],
+  );
+  const suspects = new Set(form?.suspects.map((s) => read.keys[s.index]));
+  const first = open ? '0-0' : '';
+  useEffect(() => {
+    if (first !== '') grid.current?.querySelector<HTMLInputElement>(`[data-cell="${first}"]`)?.focus();
+  }, [first]);
+
+  const advance = (row: number, column: number): void => {
+    const next = column + 1 < draft.clocks.length ? `${row}-${column + 1}` : `${row + 1}-0`;
+    const cell = grid.current?.querySelector<HTMLInputElement>(`[data-cell="${next}"]`);
+    if (cell) cell.focus();
+    else saveButton.current?.focus();
+  };
+  useGaugeLine(open && instrument?.posts ? instrument.id : undefined, (sent) => setDraft(withSent(draft, sent, units)));
+  const submit = async (): Promise<void> => {
+    const result = await save({
+      gaugingId: uuidv7(),
+      readings: read.readings,
+      bodyTempC: read.bodyTempC,
+      gaugeTempC: read.gaugeTempC,
+      instrumentId: instrument?.id ?? null,
+      override: override.trim() === '' ? null : override.trim(),
+    });
+    if (result.ok) dropDraft();
+  };
+
+  return (
+    <StationFrame
+      title={`GAUGE · ${read.readings.length} readings`}
+      note="Clock as seen from the open end. Enter goes on."
+      ledger={ledger}
+      aside={
+        <section className="mb-4">
+          <h2 className="head mb-2">THE BORE SO FAR</h2>
+          {form === undefined ? (
+            <p className="text-ink2">The form shows with the first reading.</p>
+          ) : (
+            <dl className="grid grid-cols-[1fr_auto] gap-y-1">
+              <Figure name="widest" value={sayDia(form.maxMm, units)} unit={units.length} />
+              <Figure name="narrowest" value={sayDia(form.minMm, units)} unit={units.length} />
+              <Figure
+                name="ovality, most"
+                value={form.ovalityMaxMm === null ? '–' : sayDia(form.ovalityMaxMm, units)}
+                unit={units.length}
+              />
+              <Figure name="taper" value={sayDia(form.taperMm, units)} unit={units.length} />
+              <Figure
+                name="shape"
+                value={`${SHAPE_WORDS[form.shape]}${form.taperToward === null ? '' : `, wider to the ${form.taperToward} end`}`}
+                unit=""
+              />
+              <Figure name="gauge, ±" value={sayDia(form.expandedUncertaintyMm, units)} unit={units.length} />
+              <Figure name="like" value={form.nominalCandidates.map((c) => c.label).join(', ') || 'no usual size'} unit="" />
+            </dl>
+          )}
+          {suspects.size > 0 && (
+            <p className="mt-2 text-amber">
+              {suspects.size === 1 ? 'One reading does' : `${suspects.size} readings do`} not belong with the rest: gauge again where it is
+              ringed.
+            </p>
+          )}
+          {read.faults.map((f) => (
+            <p key={f} className="mt-1 text-red">
+              {f}
+            </p>
+          ))}
+          <div className="mt-4 grid gap-2">
+            <button
+              ref={saveButton}
+              type="button"
+              className="btn w-fit"
+              disabled={!open || read.readings.length === 0 || read.faults.length > 0 || saving.kind === 'saving'}
+              onClick={() => void submit()}
+            >
+              {saving.kind === 'saving' ? 'Saving' : 'Save gauging'}
+            </button>
+            <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+          </div>
+        </section>
+      }
+    >
+      {open && (
+        <InstrumentPick
+          instruments={instruments}
+          chosen={instrument}
+          onPick={setInstrument}
+          override={override}
+          onOverride={setOverride}
+          mayOverride={mayOverride}
+          nominalMm={nominalMm}
+          units={units}
+          rules={rules}
+          now={now}
+          checkRing={checkRing}
+        />
+      )}
+      <Scroll label="Readings">
+        <table ref={grid} className="w-full border-collapse bg-sheet">
+          <thead>
+            <tr>
+              <th scope="col" className="th">
+                Depth, {units.length}
+              </th>
+              {draft.clocks.map((c) => (
+                <th key={c} scope="col" className="th">
+                  {c}°
+                </th>
+              ))}
+              <th scope="col" className="th text-right">
+                Mean
+              </th>
+              <th scope="col" className="th text-right">
+                Ovality
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {draft.depths.map((depth, row) => {
+              const station = form?.stations.find((s) => Math.abs(s.xMm - (read.depthsMm[row] ?? NaN)) < 0.3);
+              return (
+                <tr key={row}>
+                  <td className="cell">
+                    <input
+                      className="field w-20"
+                      aria-label={`Depth ${row + 1}`}
+                      disabled={!open}
+                      value={depth}
+                      onChange={(e) => setDraft({ ...draft, depths: draft.depths.map((d, i) => (i === row ? e.target.value : d)) })}
+                    />
+                  </td>
+                  {draft.clocks.map((clock, column) => {
+                    const key = `${row}-${column}`;
+                    return (
+                      <td key={key} className="cell">
+                        <input
+                          data-cell={key}
+                          size={7}
+                          className={`field tabular-nums ${suspects.has(key) ? 'outline-2 -outline-offset-2 outline-amber' : ''}`}
+                          aria-label={`${depth} ${units.length} at ${clock}°${suspects.has(key) ? ', gauge again' : ''}`}
+                          title={suspects.has(key) ? 'Gauge again' : undefined}
+                          inputMode="decimal"
+                          disabled={!open}
+                          value={draft.cells[key] ?? ''}
+                          onChange={(e) => setDraft({ ...draft, cells: { ...draft.cells, [key]: e.target.value } })}
+                          onKeyDown={(e) => {
+                            if (e.key !== 'Enter') return;
+                            e.preventDefault();
+                            advance(row, column);
+                          }}
+                        />
+                      </td>
+                    );
+                  })}
+                  <td className="cell text-right">{station === undefined ? '' : sayDia(station.meanMm, units)}</td>
+                  <td className="cell text-right text-ink2">
+                    {station?.ovalityMm == null ? '' : `${station.method === 'two-point' ? '≥ ' : ''}${sayDia(station.ovalityMm, units)}`}
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </Scroll>
+      {open && (
+        <div className="mt-2 flex flex-wrap items-end gap-3">
+          <button type="button" className="btn-quiet" onClick={() => setDraft({ ...draft, depths: [...draft.depths, ''] })}>
+            Add a depth
+          </button>
+          <ClockField onAdd={(deg) => setDraft({ ...draft, clocks: [...draft.clocks, deg] })} taken={draft.clocks} />
+          <TempField label="Body" value={draft.bodyTemp} units={units} onChange={(bodyTemp) => setDraft({ ...draft, bodyTemp })} />
+          <TempField label="Gauge" value={draft.gaugeTemp} units={units} onChange={(gaugeTemp) => setDraft({ ...draft, gaugeTemp })} />
+          <p className="pb-2 text-[13px] text-ink2">
+            {read.bodyTempC === null
+              ? 'Read as it is; give the body’s temperature to bring it to 20 °C.'
+              : `Brought to ${sayTemperature(20, units)}.`}
+          </p>
+        </div>
+      )}
+      {open && <ImportReadings tag={tag} onTake={(rows) => setDraft({ ...draft, ...gridOf(rows, units) })} />}
+      {form !== undefined && <Profile form={form} lengthMm={lengthMm} nominalMm={nominalMm} earlier={earlier} units={units} />}
+    </StationFrame>
+  );
+}
+
+const Figure = ({ name, value, unit }: { readonly name: string; readonly value: string; readonly unit: string }) => (
+  <>
+    <dt>{name}</dt>
+    <dd className="text-right font-bold">
+      {value} <span className="text-[12px] font-normal text-ink2">{unit}</span>
+    </dd>
+  </>
+);
+
+/** Another clock position to gauge at. */
+function ClockField({ taken, onAdd }: { readonly taken: readonly number[]; readonly onAdd: (deg: number) => void }) {
+  const [deg, setDeg] = useState<number | null>(null);
+  const add = deg === null || taken.includes(deg) ? null : deg;
+  return (
+    <div className="flex items-end gap-1">
+      <AngleField label="Clock, °" className="w-16" say="typing" value={deg} onSay={setDeg} />
+      <button type="button" className="btn-quiet" disabled={add === null} onClick={() => add !== null && onAdd(add)}>
+        Add a clock
+      </button>
+    </div>
+  );
+}
+
+const TempField = ({
+  label,
+  value,
+  units,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly units: Units;
+  readonly onChange: (text: string) => void;
+}) => (
+  <label className="block text-[13px] text-ink2">
+    {label}, °{units.temperature}
+    <input className="field block w-20 text-ink" inputMode="decimal" value={value} onChange={(e) => onChange(e.target.value)} />
+  </label>
+);
