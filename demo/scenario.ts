@@ -3,7 +3,7 @@ import type { Complaint } from '@/core/book-in/complaint';
 import type { UnitKind } from '@/core/family/family-name';
 import type { Material } from '@/core/family/material';
 import type { FinishName } from '@/core/finish/finish';
-import type { Station } from '@/core/route/station';
+import type { Station } from '@/core/station';
 import type { UnitState } from '../devices/rig/unit-states';
 
 /** What the bore of a demo unit is really like, and so what its judgement comes to. */

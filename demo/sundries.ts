@@ -1,5 +1,5 @@
+import type { Dims } from '@/core/family/dims';
 import type { PartKind } from '@/core/family/part-kind';
-import type { Dims } from '@/core/kit/need';
 import { sayNominal } from '@/core/quantity/say';
 import type { NewArticle, NewLot } from './shop-setup';
 

@@ -1,6 +1,7 @@
 import type { CauseName } from '@/core/book-in/cause';
 import { cleaningFor, drillingsOf } from '@/core/clean/cleaning';
 import { partFacing } from '@/core/family/family';
+import { roleOf } from '@/core/family/family-name';
 import type { Geometry } from '@/core/family/geometry';
 import type { PartKind } from '@/core/family/part-kind';
 import { DRIVES } from '@/core/hone/drive';
@@ -9,8 +10,8 @@ import { sayHoned } from '@/core/hone/say-honed';
 import { startDiaOf } from '@/core/hone/start-dia';
 import type { Person } from '@/core/people/role';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
+import type { Condition } from '@/core/strip/condition';
 import { guideFor } from '@/core/strip/guide';
-import type { Condition } from '@/core/strip/tray';
 import { usualFate } from '@/core/strip/tray';
 import type { TrayPart } from '@/core/strip/tray-door';
 import { METHODS, type MethodName, type StuckState, type TreatmentResult } from '@/core/strip/treatment';
@@ -92,7 +93,7 @@ export class WorkApart {
       condition,
       fate: usualFate(part.kind, condition),
       faces,
-      dims: dimsOf(part, family.name.startsWith('wheel'), unit.geometry?.nominalMm ?? 20),
+      dims: dimsOf(part, roleOf(family) === 'wheel', unit.geometry?.nominalMm ?? 20),
     };
   }
 

@@ -1,7 +1,7 @@
-import { isFastener } from '@/core/family/part-kind';
 import { assemblyOrder } from '@/core/close-up/order';
 import { usesOld } from '@/core/close-up/piece';
 import { sideOf } from '@/core/close-up/side';
+import { isFastener } from '@/core/family/part-kind';
 import { FINISHES, type FinishName, openingsOf } from '@/core/finish/finish';
 import { NO_TOUCH, type Touch } from '@/core/fluid/contact';
 import { FINE } from '@/core/prove/hold-analysis';

@@ -1,7 +1,8 @@
 import loadHighs from 'highs';
-import { type BestSet, bestSet, type Store } from '@/core/kit/best-set';
+import { type BestSet, bestSet } from '@/core/kit/best-set';
 import { fitOf } from '@/core/kit/fit';
-import type { KitItem, Need } from '@/core/kit/need';
+import type { Need, Store } from '@/core/kit/need';
+import type { KitItem } from '@/core/store/article';
 import { seeded } from '../../demo/random';
 import { type Line, median, timed } from './line';
 

@@ -1,8 +1,8 @@
 import { MarkDoor } from '@/core/judge/judge-door';
 import type { Mark } from '@/core/judge/mark';
+import type { MarkRecord } from '@/core/judge/mark-record';
 import { fail, ok, type Result } from '@/core/result';
 import type { FileProblem } from '@/core/schema/file-problem';
-import type { MarkRecord } from '@/core/unit/unit-record';
 import { type Dialect, numberIn, readTable, writeTable } from './read-table';
 
 export type ReadMarks = { readonly dialect: Dialect; readonly rows: readonly (Mark & { readonly note: string })[] };

@@ -1,7 +1,7 @@
+import type { Dims } from '@/core/family/dims';
 import { UNIT_KINDS } from '@/core/family/family-name';
 import { PART_KIND_NAMES } from '@/core/family/part-kind';
 import type { Fitment } from '@/core/identify/fitment';
-import type { Dims } from '@/core/kit/need';
 import { fail, ok, type Result } from '@/core/result';
 import type { FileProblem } from '@/core/schema/file-problem';
 import type { Article, BagItem } from '@/core/store/article';

@@ -1,4 +1,5 @@
 import { beforeAll, describe, expect, test } from 'vitest';
+import { newestOf } from '@/core/bench/bench-record';
 import { assemblyOrder } from '@/core/close-up/order';
 import { sideOf } from '@/core/close-up/side';
 import type { Touch } from '@/core/fluid/contact';
@@ -6,7 +7,6 @@ import { NO_TOUCH } from '@/core/fluid/contact';
 import { stateRelease } from '@/core/release/statement';
 import type { Result } from '@/core/result';
 import { stationNow } from '@/core/route/route';
-import { newestOf } from '@/core/unit/bench-record';
 import { factsOf, routeOfUnit } from '@/core/unit/facts-of';
 import { type Forgotten, findForgotten } from '@/db/close-up/forgotten';
 import { noteTorque, torquesOf } from '@/db/close-up/torques';

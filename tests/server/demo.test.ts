@@ -4,7 +4,7 @@ import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { beforeAll, describe, expect, test } from 'vitest';
-import { STATIONS } from '@/core/route/station';
+import { STATIONS } from '@/core/station';
 import { type Db, migrateDb, openDb } from '@/db/engine/connection';
 import { fitmentIndex } from '@/db/identify/fitments';
 import { onTheRack } from '@/db/rack/rack';

@@ -3,7 +3,7 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { beforeAll, describe, expect, test } from 'vitest';
-import type { PhotoSubject } from '@/core/unit/unit-record';
+import type { PhotoSubject } from '@/core/unit/photo';
 import { addPhoto, photoFile, photoHash, storePhoto, sweepPhotos } from '@/db/unit/photos';
 import { leave } from '@/db/unit/sign-off';
 import { openShop, PEOPLE, type Shop } from './shop';

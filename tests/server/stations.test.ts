@@ -1,10 +1,10 @@
 import { beforeAll, describe, expect, test } from 'vitest';
 import { may } from '@/core/people/role';
+import type { Run } from '@/core/prove/run';
 import type { Result } from '@/core/result';
-import type { STATIONS } from '@/core/route/station';
+import type { STATIONS } from '@/core/station';
 import { routeOfUnit } from '@/core/unit/facts-of';
 import { undoable } from '@/core/unit/history';
-import type { Run } from '@/core/unit/unit-record';
 import { answerCustomer, askCustomer, sentMessages } from '@/db/customer/approval';
 import type { ChangeError } from '@/db/engine/change-unit';
 import { saveGauging, saveJudgement } from '@/db/judge/judgement';

@@ -1,10 +1,10 @@
 'use server';
 
 import { z } from 'zod';
+import { BenchDataDoor, VacuumSamples } from '@/core/bench/bench-door';
 import { PART_KIND_NAMES } from '@/core/family/part-kind';
 import { FINISH_NAMES, FINISHES } from '@/core/finish/finish';
 import { GapSheetDoor } from '@/core/set/gap-door';
-import { BenchDataDoor, VacuumSamples } from '@/core/unit/bench-door';
 import type { EventKind } from '@/core/unit/event-kind';
 import { findForgotten } from '@/db/close-up/forgotten';
 import { noteTorque } from '@/db/close-up/torques';

@@ -1,9 +1,9 @@
 'use server';
 
 import { z } from 'zod';
+import { DimsDoor } from '@/core/family/dims-door';
 import { MeasuredDoor } from '@/core/identify/identify-door';
 import { Findings } from '@/core/kit/bag-door';
-import { DimsDoor } from '@/core/kit/kit-door';
 import { identifyUnit } from '@/db/identify/identity';
 import { keepSurplus, measureNeed, openBag, orderFor, putBack, reuseOld, setAside, spoilPiece } from '@/db/kit/kit';
 import { act } from '../_server/act';

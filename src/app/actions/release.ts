@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { may } from '@/core/people/role';
 import { sayUntil } from '@/core/quantity/say-time';
 import { fail } from '@/core/result';
-import { STATIONS } from '@/core/route/station';
+import { STATIONS } from '@/core/station';
 import { loadUnit } from '@/db/engine/load-unit';
 import { checkPin } from '@/db/people/people';
 import { release, signForRelease } from '@/db/release/release';

@@ -1,9 +1,9 @@
 'use server';
 
 import { z } from 'zod';
+import { DimsDoor } from '@/core/family/dims-door';
 import { PART_KIND_NAMES } from '@/core/family/part-kind';
-import { DimsDoor } from '@/core/kit/kit-door';
-import { CONDITIONS } from '@/core/strip/tray';
+import { CONDITIONS } from '@/core/strip/condition';
 import { ChecksDoor, FastenedDoor } from '@/core/strip/tray-door';
 import { METHOD_NAMES, METHODS, STUCK_STATES, TREATMENT_RESULTS } from '@/core/strip/treatment';
 import { treat } from '@/db/clean/treatments';

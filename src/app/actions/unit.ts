@@ -2,7 +2,7 @@
 
 import { z } from 'zod';
 import { ok } from '@/core/result';
-import { STATIONS } from '@/core/route/station';
+import { STATIONS } from '@/core/station';
 import { signOff } from '@/db/unit/sign-off';
 import { undoLast } from '@/db/unit/undo';
 import { endWait, ringWait, startWait } from '@/db/unit/waits';

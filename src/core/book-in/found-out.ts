@@ -1,5 +1,5 @@
-import type { Finding } from '../unit/unit-record';
 import { CAUSE_NAMES, type CauseName, TEST_NAMES } from './cause';
+import type { Finding } from './finding';
 import type { Evidence } from './reason';
 
 /** What people found out about a unit: the tests they made, and the causes they confirmed. Names that are no longer known are passed over. */

@@ -1,6 +1,6 @@
 import type { Family } from '../family/family';
 import { PART_KINDS, type PartKind } from '../family/part-kind';
-import type { Station } from '../route/station';
+import type { Station } from '../station';
 import type { TrayPart } from '../strip/tray-door';
 
 /** Does putting this part in bear on what was proved? What holds no working pressure does not. */

@@ -1,4 +1,5 @@
 import type { Family } from '../family/family';
+import { roleOf } from '../family/family-name';
 import type { PartKind } from '../family/part-kind';
 import type { TrayPart } from '../strip/tray-door';
 
@@ -19,7 +20,7 @@ export type Fitting = {
 type Asked = { readonly name: string; readonly family: Family; readonly part: TrayPart };
 type HowTo = (asked: Asked) => Fitting;
 
-const isWheel = (family: Family): boolean => family.name.startsWith('wheel');
+const isWheel = (family: Family): boolean => roleOf(family) === 'wheel';
 const grooveOf = ({ family, part }: Asked): string => {
   const id = family.slots.find((s) => s.id === part.slotId)?.groove;
   return id === undefined ? 'its groove' : `the ${id} groove`.replace('clip groove', 'clip’s groove');
@@ -177,7 +178,7 @@ const FITTING: { readonly [K in PartKind]: HowTo } = {
   piston: ({ name, family }) => ({
     todo: isWheel(family)
       ? `Slide the ${name} in from its own end with its slot to the shoe; it goes by hand.`
-      : family.name === 'caliper-half'
+      : roleOf(family) === 'caliper'
         ? `Press the ${name} in square with both thumbs, until it starts in the seal; then with even force.`
         : `Slide the ${name} in square and turn it slowly as it goes; stop when it binds, and find out why.`,
     wet: 'fluid-path',

@@ -1,15 +1,14 @@
+import { type BenchRecord, newestOf } from '../bench/bench-record';
 import { isFastener, PART_KINDS, type Stuff } from '../family/part-kind';
 import { NO_TOUCH, type Touch } from '../fluid/contact';
 import { FLUIDS } from '../fluid/fluid';
 import { LUBRICANTS } from '../fluid/lubricant';
 import type { Units } from '../quantity/units';
-import { newestOf } from '../unit/bench-record';
-import type { UnitRecord } from '../unit/unit-record';
 import type { Torque } from './fastening';
 import { type Fitting, fittingOf, type Wet } from './fitting';
 import { assemblyOrder } from './order';
 import { edgesOnTheWay, lipLeads, sayPassing } from './passing';
-import { piecesOf, sayPiece, usesOld } from './piece';
+import { type Closing, piecesOf, sayPiece, usesOld } from './piece';
 import { mayBeEven, type Side, sideOf } from './side';
 
 /** How one part of this unit goes in: everything that is to be known at its turn. What does not apply is null. */
@@ -34,7 +33,11 @@ export type CloseUpStep = {
  * The close-up guide of a unit: the order of stripping reversed, each part with its piece, its lubricant, its side, and the way in.
  * @param torques what manuals gave for the screws of its fitment
  */
-export const closeUpSteps = (r: UnitRecord, torques: readonly Torque[], units: Units): readonly CloseUpStep[] => {
+export const closeUpSteps = (
+  r: Closing & { readonly bench: readonly BenchRecord[] },
+  torques: readonly Torque[],
+  units: Units,
+): readonly CloseUpStep[] => {
   const pieces = piecesOf(r);
   const touch = newestOf(r.bench, 'touch') ?? NO_TOUCH;
   const { geometry } = r.unit;

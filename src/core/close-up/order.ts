@@ -53,7 +53,9 @@ export const inTheWay = (family: Family, tray: readonly TrayPart[], part: TrayPa
   const groups = removalOrder(family, tray);
   if (OVER[part.kind] !== undefined) return groups.flatMap(([p]) => (p !== undefined && OVER[part.kind]?.includes(p.kind) ? [p] : []));
   if (family.bore === 'none' || isStop(part.kind) || isRadial(part.kind) || part.kind === 'banjo-bolt') return [];
-  const axial = groups.filter(([p]) => p !== undefined && (isStop(p.kind) || !(isRadial(p.kind) || p.kind in OVER || p.kind === 'banjo-bolt')));
+  const axial = groups.filter(
+    ([p]) => p !== undefined && (isStop(p.kind) || !(isRadial(p.kind) || p.kind in OVER || p.kind === 'banjo-bolt')),
+  );
   if (family.bore === 'through')
     return nearerEnd(
       tray,

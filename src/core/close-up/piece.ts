@@ -1,10 +1,12 @@
+import type { Family } from '../family/family';
+import type { Geometry } from '../family/geometry';
+import { neverReused } from '../family/part-kind';
 import { assignItems } from '../kit/assign';
 import { asFound, leftIn } from '../kit/bag';
 import { inFirst, needsOf } from '../kit/needs-of';
-import { neverReused } from '../family/part-kind';
+import type { SetAside } from '../kit/set-aside';
 import { isExpired } from '../store/article';
 import type { TrayPart } from '../strip/tray-door';
-import type { SetAside, UnitRecord } from '../unit/unit-record';
 
 /** Where a piece that goes in comes from. */
 export type Piece =
@@ -14,8 +16,16 @@ export type Piece =
   /** New, but nothing set aside gives it. */
   | { readonly kind: 'unlisted' };
 
+/** What of a unit's record tells which piece goes where. */
+export type Closing = {
+  readonly family: Family;
+  readonly tray: readonly TrayPart[];
+  readonly unit: { readonly geometry: Geometry | null };
+  readonly setAside: readonly SetAside[];
+};
+
 /** Which piece goes into which place of a unit, by slot: the bags' pieces as they are assigned to what the tray needs. */
-export const piecesOf = (r: Pick<UnitRecord, 'family' | 'tray' | 'unit' | 'setAside'>): ReadonlyMap<string, Piece> => {
+export const piecesOf = (r: Closing): ReadonlyMap<string, Piece> => {
   const pieces = r.setAside.flatMap((bag) =>
     bag.items.map((item, i) => ({ bag, place: i + 1, item: { ...asFound(item, i, bag.findings), qty: leftIn(bag, i) } })),
   );
@@ -41,7 +51,7 @@ export const piecesOf = (r: Pick<UnitRecord, 'family' | 'tray' | 'unit' | 'setAs
 export const usesOld = (p: Pick<TrayPart, 'fate' | 'kind'>): boolean => p.fate === 'refitted' && !neverReused(p.kind);
 
 /** Why the new piece for a part is too old to go in; undefined when it is not. */
-export const expiredPiece = (r: Parameters<typeof piecesOf>[0], part: TrayPart, now: number): string | undefined => {
+export const expiredPiece = (r: Closing, part: TrayPart, now: number): string | undefined => {
   const piece = piecesOf(r).get(part.slotId);
   return piece?.kind === 'bag' && isExpired(piece.bag, now)
     ? `The ${part.name} of ${piece.bag.number}, lot ${piece.bag.lotCode}, is past its date: take another bag at Kit.`

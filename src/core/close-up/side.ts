@@ -1,7 +1,7 @@
+import type { Faces } from '../family/facing';
 import { type Family, partFacing } from '../family/family';
 import { PART_KINDS, type PartKind, partsChambers } from '../family/part-kind';
 import type { TrayPart } from '../strip/tray-door';
-import type { Faces } from '../family/facing';
 
 /** What tells the two ways in which a part can go in: the lip of a seal, the bowl of a washer, the small end of a spring. */
 export type Sided = 'lip' | 'bowl' | 'small-end';
@@ -25,7 +25,11 @@ export const sideOf = (family: Family, tray: readonly TrayPart[], part: TrayPart
       because: `It holds the pressure that stands to its ${RIGHT_LEFT[lip]}, so its lip opens to the ${RIGHT_LEFT[lip]}.`,
     };
   if (part.kind === 'concave-washer')
-    return toNeighbour(family, tray, part, { what: 'bowl', to: partsChambers, why: 'A concave washer backs a seal: its bowl lies toward it' });
+    return toNeighbour(family, tray, part, {
+      what: 'bowl',
+      to: partsChambers,
+      why: 'A concave washer backs a seal: its bowl lies toward it',
+    });
   if (part.kind === 'spring')
     return toNeighbour(family, tray, part, {
       what: 'small-end',

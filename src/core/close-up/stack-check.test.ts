@@ -1,7 +1,9 @@
 import { fc, test as property } from '@fast-check/vitest';
 import { describe, expect, test } from 'vitest';
+import { type Chamber, expectedFacing } from '../family/facing';
 import { FAMILIES } from '../family/families';
-import { type Chamber, expectedFacing, NEVER_REUSED, type StackInput, stackCheck } from './stack-check';
+import { neverReused, PART_KIND_NAMES } from '../family/part-kind';
+import { type StackInput, stackCheck } from './stack-check';
 
 const PRESSURES = ['none', 'reservoir', 'working'] as const;
 
@@ -87,7 +89,7 @@ describe('what came out and what went in', () => {
     expect([answer.leftover, answer.ok]).toEqual([['washer', 'clip'], false]);
   });
 
-  test.each(NEVER_REUSED)('a %s is never refitted', (kind) => {
+  test.each(PART_KIND_NAMES.filter(neverReused))('a %s is never refitted', (kind) => {
     const answer = stackCheck({ ...base, removed: [{ id: 'x', kind, fate: 'refitted' }] });
     expect([answer.refused, answer.ok]).toEqual([['x'], false]);
   });

@@ -1,5 +1,5 @@
 import { MEASURES } from './measures';
-import type { PartKind } from './part-kind';
+import { isBoreSeal, PART_KINDS, type PartKind } from './part-kind';
 
 /** What a catalogue states of a kind beside what a bench measures of it. */
 const ALSO: { readonly [K in PartKind]?: readonly string[] } = {

@@ -1,4 +1,4 @@
-import { partKind, PART_KINDS } from './part-kind';
+import { PART_KINDS, partKind } from './part-kind';
 
 /** A space in the bore, and what presses in it. */
 export type Chamber = { readonly id: string; readonly pressure: 'none' | 'reservoir' | 'working' };

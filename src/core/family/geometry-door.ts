@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { BoreSealDoor } from '../judge/judge-door';
+import { BoreSealDoor } from './bore-seal-door';
 
 export const PortDoor = z.strictObject({
   id: z.string().min(1).max(40),

@@ -16,8 +16,8 @@ type KindInfo = {
   readonly out: number | 'stop';
   /** What it bears on once it is in: where the piston rests and what holds pressure, the pressure alone, or neither. */
   readonly bears: 'gap-and-proof' | 'proof' | 'nothing';
-  /** A joint that can leak: tightened by hand to a torque, or held tight by another part. */
-  readonly joint: 'fastened' | 'held' | null;
+  /** A joint that can leak: tightened itself, held tight by another part, or a union, which is the line's as much as the unit's. */
+  readonly joint: 'fastened' | 'held' | 'union' | null;
   /** It runs in the bore and carries seals: a piston, which is measured against the bore, or a shuttle. */
   readonly carries: 'piston' | 'shuttle' | null;
   /** What to look at before it is used again. */
@@ -70,7 +70,7 @@ export const PART_KINDS = {
   shuttle: { label: 'shuttle', policy: 'inspect', stuff: 'metal', seal: null, in: 'line', out: 0, bears: 'gap-and-proof', joint: null, carries: 'shuttle', look: 'No score on a land, slides by its own weight.' },
   switch: { label: 'switch', policy: 'inspect', stuff: 'plastic', seal: null, in: 'wall', out: -1, bears: 'proof', joint: 'fastened', carries: null, look: 'Tip free, no fluid in the plug.' },
   'hard-line': { label: 'hard line', policy: 'inspect', stuff: 'metal', seal: null, in: 'line', out: 0, bears: 'gap-and-proof', joint: null, carries: null, look: 'Flare even and whole, no rust pit, not crushed.' },
-  'union-nut': { label: 'union nut', policy: 'inspect', stuff: 'metal', seal: null, in: 'line', out: 0, bears: 'gap-and-proof', joint: 'fastened', carries: null, look: 'Flats and thread whole.' },
+  'union-nut': { label: 'union nut', policy: 'inspect', stuff: 'metal', seal: null, in: 'line', out: 0, bears: 'gap-and-proof', joint: 'union', carries: null, look: 'Flats and thread whole.' },
   reservoir: { label: 'reservoir', policy: 'inspect', stuff: 'plastic', seal: null, in: 'wall', out: -5, bears: 'nothing', joint: null, carries: null, look: 'No crack, clean.' },
   'reservoir-cap': { label: 'reservoir cap', policy: 'ok', stuff: 'plastic', seal: null, in: 'wall', out: -8, bears: 'nothing', joint: null, carries: null, look: '' },
   'bleed-cap': { label: 'bleed cap', policy: 'ok', stuff: 'rubber', seal: null, in: 'wall', out: 2, bears: 'nothing', joint: null, carries: null, look: '' },
@@ -93,6 +93,8 @@ export const isRadial = (kind: PartKind): boolean => PART_KINDS[kind].in === 'wa
 /** Seals that sit on a piston and come out on it. */
 export const ridesOnPiston = (kind: PartKind): boolean => ['lip', 'ring'].includes(PART_KINDS[kind].seal ?? '');
 export const isStop = (kind: PartKind): boolean => PART_KINDS[kind].out === 'stop';
-export const isFastener = (kind: PartKind): boolean => PART_KINDS[kind].joint === 'fastened';
+export const isFastener = (kind: PartKind): boolean => ['fastened', 'union'].includes(PART_KINDS[kind].joint ?? '');
+/** What may leak when it is not tight; a union is told by itself. */
+export const isJoint = (kind: PartKind): boolean => ['fastened', 'held'].includes(PART_KINDS[kind].joint ?? '');
 /** A kind by the name that a file or a request gives; undefined when there is none. */
 export const partKind = (name: string): PartKind | undefined => (name in PART_KINDS ? (name as PartKind) : undefined);

@@ -1,6 +1,6 @@
-import type { Dims } from '../kit/need';
 import { sayLength, sayNominal } from '../quantity/say';
 import type { Units } from '../quantity/units';
+import type { Dims } from './dims';
 
 const WORDS: Readonly<Record<string, string>> = {
   boreMm: 'bore',

@@ -3,10 +3,10 @@ import { FAMILIES } from './families';
 import { type Drawing, type Family, geometryAt } from './family';
 import type { Geometry } from './geometry';
 import type { PartKind } from './part-kind';
+import { isRadial } from './part-kind';
 import { type Section, sectionOf } from './section';
 import { bodyOf } from './section-body';
 import type { Outline } from './shape/outline';
-import { isRadial } from './part-kind';
 import { cupOutline } from './shape/part-shape';
 
 const at = (name: keyof typeof FAMILIES): { readonly family: Family; readonly g: Geometry } => {

@@ -2,9 +2,9 @@ import type { Family, Slot } from './family';
 import { partFacing } from './family';
 import type { Geometry, Span } from './geometry';
 import type { PartKind } from './part-kind';
+import { isRadial } from './part-kind';
 import { bodyOf } from './section-body';
 import { type Extent, extentOf, type Outline } from './shape/outline';
-import { isRadial } from './part-kind';
 import { outlinesOf } from './shape/part-shape';
 
 /** A part as it lies on the tray: the slots of its family, in another kind if that was found, and what else came out. */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { BoreSealDoor } from '../judge/judge-door';
+import { BoreSealDoor } from './bore-seal-door';
 import { FAMILIES } from './families';
 import type { Family } from './family';
 import { FAMILY_NAMES, type UnitKind } from './family-name';

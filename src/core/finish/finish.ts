@@ -1,7 +1,7 @@
 import type { Family } from '../family/family';
 import type { Geometry } from '../family/geometry';
 import { PART_KINDS } from '../family/part-kind';
-import type { Station } from '../route/station';
+import type { Station } from '../station';
 import { partState, type TrayWay } from '../strip/part-state';
 import type { TrayPart } from '../strip/tray-door';
 import type { MethodName } from '../strip/treatment';

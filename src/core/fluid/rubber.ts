@@ -1,4 +1,4 @@
-import type { Dims } from '../kit/need';
+import type { Dims } from '../family/dims';
 import type { Base } from './fluid';
 
 /** Rubbers of seals. @source design, domain, "Fluids and what touches rubber" */

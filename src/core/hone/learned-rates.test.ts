@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { STANDARD_RULES } from '../rules/rule-set';
-import type { BorePass } from '../unit/unit-record';
+import type { BorePass } from './bore-pass';
 import { GRITS, type HonePass } from './cutting-rate';
 import { honePlan } from './hone-plan';
 import { learnedRates, pooledPass } from './learned-rates';

@@ -1,4 +1,4 @@
-import type { BorePass } from '../unit/unit-record';
+import type { BorePass } from './bore-pass';
 import { TOOLS } from './drive';
 
 /** What was cut, in one line for the record: strokes by tool and grit, and from where to where. Empty where nothing was. */

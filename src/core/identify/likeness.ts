@@ -1,4 +1,4 @@
-import { normalThread } from '../kit/fit';
+import { normalThread } from '../quantity/thread';
 import { atMost } from '../statistics/compare';
 
 /** Share of a mark that reads alike, 0 to 1, case and spaces ignored: 1 − edit distance / the longer's length. @source design, chapter 6 */

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { BoreSealDoor } from '../family/bore-seal-door';
 import { FAMILY_NAMES } from '../family/family-name';
 import { ClockDeg, DiaMm, gaugingShape, ReadingDoor, XMm } from '../gauge/gauge-door';
 import { SCHOOLS } from '../rules/school';
@@ -7,14 +8,6 @@ import { MARK_KINDS } from './mark';
 
 const Id = z.string().min(1).max(100);
 const DepthUm = z.number().min(0).max(20_000);
-
-export const BoreSealDoor = z.strictObject({
-  id: Id,
-  role: z.enum(['pressure', 'secondary', 'static']),
-  restXMm: XMm,
-  contactMm: z.number().gt(0).max(200),
-  travelMm: z.number().min(-1000).max(1000),
-});
 
 export const MarkDoor = z
   .strictObject({

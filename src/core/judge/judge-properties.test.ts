@@ -4,8 +4,9 @@ import { describe, expect, test } from 'vitest';
 import { parseLength } from '../quantity/parse';
 import { MM_PER_INCH } from '../quantity/units';
 import { STANDARD_RULES } from '../rules/rule-set';
-import { type BoreOutcome, type JudgeInput, type Judgement, judgeBore } from './judge';
+import { type JudgeInput, type Judgement, judgeBore } from './judge';
 import { MARK_KINDS, type Mark } from './mark';
+import type { BoreOutcome } from './outcome';
 
 // What every verdict must keep to, whatever the bore.
 

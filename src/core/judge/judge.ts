@@ -10,11 +10,10 @@ import { stationsInLanes } from './lane-stations';
 import { type BoreLimits, boreLimits, type MakersLimit } from './limits';
 import type { Mark } from './mark';
 import { CUT_STEP_MM, grooveLeakMlPerMin, judgeMark, type MarkContext, type MarkVerdict, movingLanes } from './mark-verdict';
+import type { BoreOutcome } from './outcome';
 import { type BoreReason, sayBore, sayToDo, type ToDo } from './say-bore';
 import { sayMark } from './say-mark';
 import { type Zone, zoneOf } from './zone';
-
-export type BoreOutcome = 'reuse' | 'polish' | 'hone' | 'sleeve' | 'scrap' | 'undecided';
 
 export type JudgeInput = Omit<GaugeInput, 'readings'> & {
   readonly family: FamilyName;

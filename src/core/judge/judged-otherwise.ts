@@ -1,6 +1,7 @@
 import type { Rules } from '../rules/rule-set';
 import { type Schools, withSchool } from '../rules/schools';
-import { type BoreOutcome, type JudgeInput, type Judgement, judgeBore } from './judge';
+import { type JudgeInput, type Judgement, judgeBore } from './judge';
+import type { BoreOutcome } from './outcome';
 
 /** A judgement as it was saved, with what it was made from. */
 export type JudgedCase = {

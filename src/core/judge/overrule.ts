@@ -1,6 +1,7 @@
 import { sayDia } from '../quantity/say';
 import { METRIC } from '../quantity/units';
-import type { BoreOutcome, Judgement } from './judge';
+import type { Judgement } from './judge';
+import type { BoreOutcome } from './outcome';
 
 /** What a lead may decide against the arithmetic; a cut needs its target. */
 export const OVERRULINGS = ['reuse', 'polish', 'hone', 'sleeve', 'scrap'] as const;

@@ -1,4 +1,5 @@
-import type { BoreOutcome, Judgement } from './judge';
+import type { Judgement } from './judge';
+import type { BoreOutcome } from './outcome';
 
 /** One thing that a judgement made now says otherwise than the one on record. */
 export type Difference =

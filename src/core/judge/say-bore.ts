@@ -1,6 +1,6 @@
 import type { School } from '../rules/school';
-import type { BoreOutcome } from './judge';
 import type { MarkVerdict } from './mark-verdict';
+import type { BoreOutcome } from './outcome';
 import { sealName } from './say-mark';
 
 /** What is to be done before the bore can be judged. */

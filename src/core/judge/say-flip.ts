@@ -1,6 +1,6 @@
 import { sayDepth, sayDia, sayLength } from '../quantity/say';
 import type { Units } from '../quantity/units';
-import type { BoreOutcome } from './judge';
+import type { BoreOutcome } from './outcome';
 import type { Flip } from './what-would-change';
 
 const WOULD: { readonly [O in BoreOutcome]: string } = {

@@ -52,3 +52,6 @@ export const cssMatrix = (h: readonly number[]): string => {
   const [a, b, c, d, e, f, g, k] = h;
   return `matrix3d(${[a, d, 0, g, b, e, 0, k, 0, 0, 1, 0, c, f, 0, 1].join(',')})`;
 };
+
+/** A photo under the bore map: where four of its points, 0 to 1 from its upper left, lie in the bore. */
+export type Underlay = { readonly id: string; readonly photoId: string; readonly points: readonly FixedPoint[] };

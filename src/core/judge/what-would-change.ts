@@ -1,6 +1,7 @@
 import type { Rules } from '../rules/rule-set';
-import { type BoreOutcome, type JudgeInput, type Judgement, judgeBore } from './judge';
+import { type JudgeInput, type Judgement, judgeBore } from './judge';
 import type { Mark } from './mark';
+import type { BoreOutcome } from './outcome';
 
 /** The least change of one thing that would give another outcome, and which. */
 export type Flip =

@@ -1,5 +1,6 @@
+import type { KitItem } from '../store/article';
 import { fitOf } from './fit';
-import type { KitItem, Need, Policy } from './need';
+import type { Need, Policy } from './need';
 
 export type Assigned = { readonly need: number; readonly item: number; readonly qty: number; readonly verified: boolean };
 

@@ -1,6 +1,7 @@
 import { z } from 'zod';
+import { DimsDoor } from '../family/dims-door';
 import { PART_KIND_NAMES } from '../family/part-kind';
-import { DimsDoor, KitItemDoor } from './kit-door';
+import { KitItemDoor } from './kit-door';
 
 const Qty = z.number().int().min(1).max(1000);
 const Place = z.number().int().min(0).max(200);

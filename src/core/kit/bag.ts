@@ -1,13 +1,9 @@
+import type { Dims } from '../family/dims';
 import { PART_KINDS, type PartKind } from '../family/part-kind';
 import type { Article, BagItem, Stocked } from '../store/article';
+import type { BagFinding, Taken } from '../store/bag-finding';
 import { fitOf } from './fit';
-import type { Dims, Need } from './need';
-
-/** What was really in a bag, beside what the catalogue says of it. */
-export type BagFinding =
-  | { readonly what: 'missing'; readonly item: number; readonly qty: number }
-  | { readonly what: 'wrong'; readonly item: number; readonly dims: Dims; readonly note: string }
-  | { readonly what: 'extra'; readonly kind: PartKind; readonly name: string; readonly qty: number; readonly dims: Dims };
+import type { Need } from './need';
 
 /** What the bag holds, once it is looked into: what is missing left out, what is wrong with the dimensions it has, what is extra added. */
 export const reallyIn = (items: readonly BagItem[], findings: readonly BagFinding[]): readonly BagItem[] => [
@@ -38,9 +34,6 @@ export const leftIn = (
   const gone = [...bag.findings.filter((f) => f.what === 'missing'), ...bag.kept, ...bag.spoilt];
   return (bag.items[place]?.qty ?? 0) * bag.qty - gone.reduce((sum, g) => sum + (g.item === place ? g.qty : 0), 0);
 };
-
-/** Pieces that were taken out of a bag for another end than this unit, by their place in its list. */
-export type Taken = { readonly item: number; readonly qty: number };
 
 /** The one place that words what was found in a bag. */
 export const sayFinding = (items: readonly BagItem[], f: BagFinding, sayDims: (dims: Dims) => string): string => {

@@ -1,7 +1,7 @@
 import { atMost } from '../statistics/compare';
 import { type Cover, coverOf, undominated } from './cover';
 import { mostGiven } from './most-given';
-import type { Kit, Need, Sundry } from './need';
+import type { Need, Store } from './need';
 import { leastCover, type Solved, solver, waitsOf } from './solve-cover';
 
 export type BestSet = {
@@ -10,13 +10,6 @@ export type BestSet = {
   /** Longest wait among the picks beyond stock; 0 when all are there. */
   readonly leadDays: number;
   readonly uncovered: readonly { readonly needId: string; readonly qty: number }[];
-};
-
-export type Store = {
-  readonly kits: readonly Kit[];
-  readonly sundries: readonly Sundry[];
-  readonly promiseDays?: number | null | undefined;
-  readonly allowUnverified: boolean;
 };
 
 /**

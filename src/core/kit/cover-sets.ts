@@ -1,7 +1,7 @@
 import { above } from '../statistics/compare';
-import { type BestSet, bestSet, type Store } from './best-set';
+import { type BestSet, bestSet } from './best-set';
 import { matchKit } from './match-kit';
-import type { Need } from './need';
+import type { Need, Store } from './need';
 
 /** One answer to "what do we take": a set, or the single kit that leaves least open. */
 export type CoverSets = {

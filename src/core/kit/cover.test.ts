@@ -1,9 +1,9 @@
 import { fc, test as property } from '@fast-check/vitest';
 import { describe, expect, test } from 'vitest';
-import { bestSet, type Store } from './best-set';
+import { bestSet } from './best-set';
 import { coverOf, undominated } from './cover';
 import { mostGiven } from './most-given';
-import type { Need } from './need';
+import type { Need, Store } from './need';
 
 const need = (id: string, kind: string, qty = 1): Need => ({ id, kind, qty, dims: {}, policy: 'replace' });
 const piece = (kind: string, qty = 1) => ({ kind, qty, dims: {} });

@@ -1,7 +1,7 @@
 import { above, atMost } from '../statistics/compare';
-import type { Store } from './best-set';
+import type { KitItem } from '../store/article';
 import { fitOf } from './fit';
-import type { Kit, KitItem, Need, Sundry } from './need';
+import type { Kit, Need, Store, Sundry } from './need';
 
 /** Something that can be bought: `most` copies at all, `inStock` of them without waiting. */
 export type Option = {

@@ -6,8 +6,9 @@ import { STANDARD_RULES } from '../rules/rule-set';
 import { problemsOf } from '../schema/problems';
 import type { Article } from '../store/article';
 import { EnteredArticle, EnteredFitment } from '../store/article-door';
+import type { BagFinding } from '../store/bag-finding';
 import { indexArticle, search, termsOf } from '../store/search';
-import { type BagFinding, reallyIn } from './bag';
+import { reallyIn } from './bag';
 import { BagItems, Findings, Kept } from './bag-door';
 
 const paths = (door: z.ZodType, value: unknown): readonly string[] => {

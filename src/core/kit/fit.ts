@@ -1,5 +1,8 @@
+import type { Dims } from '../family/dims';
+import { normalThread } from '../quantity/thread';
 import { atMost } from '../statistics/compare';
-import type { Dims, KitItem, Need } from './need';
+import type { KitItem } from '../store/article';
+import type { Need } from './need';
 
 /** How far a piece may differ and still fit, mm. @source design, chapter 5 */
 const TOLERANCE_MM: { readonly [name: string]: number } = { boreMm: 0.06, idMm: 0.3, odMm: 0.3, csMm: 0.1, lengthMm: 1, thickMm: 0.2 };
@@ -27,14 +30,6 @@ const sameDim = (dim: string, want: number | string, have: number | string): boo
   if (dim === 'thread') return normalThread(String(want)) === normalThread(String(have));
   return want === have;
 };
-
-/** `M10 × 1.00`, `m10x1` and `M10x1.0` are one thread. */
-export const normalThread = (thread: string): string =>
-  thread
-    .toLowerCase()
-    .replace(/\s+/g, '')
-    .replaceAll('×', 'x')
-    .replace(/(\d+)\.(\d*?)0*(?!\d)/g, (_, whole: string, digits: string) => (digits === '' ? whole : `${whole}.${digits}`));
 
 /** The dimensions that both state differ only within tolerance, and not at all: `19 / 19.05`. For a note beside the match. */
 export const sizeDiffers = (want: Dims, have: Dims): readonly string[] =>

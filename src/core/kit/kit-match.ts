@@ -1,6 +1,6 @@
-import { type BestSet, bestSet, type Store } from './best-set';
+import { type BestSet, bestSet } from './best-set';
 import { type KitMatch, matchKit } from './match-kit';
-import type { Need } from './need';
+import type { Need, Store } from './need';
 
 export type KitMatchInput = Omit<Store, 'allowUnverified'> & {
   readonly needs: readonly Need[];

@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest';
+import { normalThread } from '../quantity/thread';
 import { assignItems } from './assign';
 import { bestSet } from './best-set';
-import { fitOf, normalThread } from './fit';
+import { fitOf } from './fit';
 import type { Kit, Need, Policy, Sundry } from './need';
 
 /** Park and Miller's generator: the same cases every time. */

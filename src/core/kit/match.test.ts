@@ -1,12 +1,14 @@
 import { describe, expect, test } from 'vitest';
+import type { Dims } from '../family/dims';
 import { FAMILIES } from '../family/families';
+import { normalThread } from '../quantity/thread';
 import { emptyTray } from '../strip/tray';
 import type { TrayPart } from '../strip/tray-door';
 import { rankedKits } from '../unit/ranked-kits';
-import { fitOf, normalThread, sizeDiffers } from './fit';
+import { fitOf, sizeDiffers } from './fit';
 import { kitMatch } from './kit-match';
 import { matchKit } from './match-kit';
-import type { Dims, Kit, Need } from './need';
+import type { Kit, Need } from './need';
 import { needsOf } from './needs-of';
 
 const need = (id: string, kind: string, dims: Dims, more: Partial<Need> = {}): Need => ({

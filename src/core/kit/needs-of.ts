@@ -1,7 +1,8 @@
+import type { Dims } from '../family/dims';
 import type { Family } from '../family/family';
 import { isBoreSeal, PART_KINDS } from '../family/part-kind';
 import type { TrayPart } from '../strip/tray-door';
-import type { Dims, Need } from './need';
+import type { Need } from './need';
 
 /**
  * What a unit needs from the store, from its tray: every part whose fate is `replaced` or that was absent from a slot that must be filled.

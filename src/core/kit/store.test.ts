@@ -5,8 +5,9 @@ import { type Fitment, sayFitment, withLearned } from '../identify/fitment';
 import { measuredOf, queryOf } from '../identify/identify-query';
 import { METRIC } from '../quantity/units';
 import { type Article, type Lot, lotsFor, reorderPoint, stocked } from '../store/article';
+import type { BagFinding } from '../store/bag-finding';
 import { indexArticle, search, termsOf } from '../store/search';
-import { type BagFinding, fixesFor, reallyIn, sayFinding } from './bag';
+import { fixesFor, reallyIn, sayFinding } from './bag';
 import { coverSets } from './cover-sets';
 import type { Need } from './need';
 

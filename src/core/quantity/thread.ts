@@ -85,3 +85,11 @@ export const SEATS = {
 } as const;
 export type Seat = keyof typeof SEATS;
 export const SEAT_NAMES = Object.keys(SEATS) as readonly Seat[];
+
+/** `M10 × 1.00`, `m10x1` and `M10x1.0` are one thread. */
+export const normalThread = (thread: string): string =>
+  thread
+    .toLowerCase()
+    .replace(/\s+/g, '')
+    .replaceAll('×', 'x')
+    .replace(/(\d+)\.(\d*?)0*(?!\d)/g, (_, whole: string, digits: string) => (digits === '' ? whole : `${whole}.${digits}`));

@@ -8,11 +8,12 @@ import { NO_TOUCH } from '../fluid/contact';
 import { judgeBore } from '../judge/judge';
 import { isRunStep, type RunStep } from '../prove/programme/step';
 import { usualSteps } from '../prove/programme/usual';
+import type { Run } from '../prove/run';
 import { STANDARD_RULES } from '../rules/rule-set';
 import { emptyTray } from '../strip/tray';
 import { currentGauging, currentVerdict, factsOf, summaryOf } from '../unit/facts-of';
 import { judgeInputOf } from '../unit/judge-input';
-import { type Run, tagNumber, tagOf, type UnitRecord } from '../unit/unit-record';
+import { tagNumber, tagOf, type UnitRecord } from '../unit/unit-record';
 import { canonical } from './canonical';
 import { stateRelease } from './statement';
 

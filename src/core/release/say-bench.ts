@@ -1,3 +1,4 @@
+import { benchOf, newestOf } from '../bench/bench-record';
 import { sayFastened } from '../close-up/fastening';
 import { FINISHES } from '../finish/finish';
 import { sayContact, weightOf } from '../fluid/contact';
@@ -9,7 +10,6 @@ import { REMEDIES } from '../pedal-end/hole';
 import { sayVacuumHold } from '../pedal-end/vacuum';
 import { METRIC } from '../quantity/units';
 import { sayGapRecord } from '../set/gap-record';
-import { benchOf, newestOf } from '../unit/bench-record';
 import { contactsWith } from '../unit/facts-of';
 import type { UnitRecord } from '../unit/unit-record';
 

@@ -1,13 +1,14 @@
 import { sayComplaint } from '../book-in/complaint';
 import { MATERIAL_WORDS } from '../family/material';
 import { sayStep } from '../prove/programme/say-step';
+import { RUN_WAYS } from '../prove/run';
 import { sayNominal } from '../quantity/say';
 import { METRIC } from '../quantity/units';
-import { STATION_WORDS } from '../route/station';
+import { STATION_WORDS } from '../station';
 import { METHODS } from '../strip/treatment';
 import { currentGauging, currentVerdict } from '../unit/facts-of';
 import { provingOf } from '../unit/proving';
-import { RUN_WAYS, sayUnit, tagOf, type UnitRecord } from '../unit/unit-record';
+import { sayUnit, tagOf, type UnitRecord } from '../unit/unit-record';
 import { fluidCautions, sayClosedUp, sayTried } from './say-bench';
 
 /** What a certificate states. Plain text and numbers only, so that it reads the same in ten years. */

@@ -1,5 +1,5 @@
 import type { Family } from '../family/family';
-import type { Station } from './station';
+import type { Station } from '../station';
 
 /** What can hurt someone at a station; shown there, short. Manuals, data sheets, local law and licensed people go before. @source design, domain, "Cautions" */
 const CAUTIONS: { readonly [S in Station]?: readonly string[] } = {

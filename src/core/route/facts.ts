@@ -1,11 +1,11 @@
 import type { Family } from '../family/family';
 import type { FinishName } from '../finish/finish';
 import type { Contact } from '../fluid/contact';
-import type { BoreOutcome } from '../judge/judge';
+import type { BoreOutcome } from '../judge/outcome';
 import type { GapVerdict } from '../set/setup';
+import type { Station } from '../station';
 import type { TrayPart } from '../strip/tray-door';
-import type { Treatment } from '../unit/unit-record';
-import type { Station } from './station';
+import type { Treatment } from '../strip/treatment';
 
 export type Approved = 'to-ask' | 'waiting' | 'yes' | 'no';
 

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { isFastener } from '../family/part-kind';
 import { FAMILIES } from '../family/families';
+import { isFastener } from '../family/part-kind';
 import { afterWrongPin, isLocked } from '../people/lock-out';
 import { DOINGS, may, ROLES } from '../people/role';
 import { emptyTray, usualFate } from '../strip/tray';

@@ -1,5 +1,5 @@
+import { STATION_WORDS, STATIONS, type Station } from '../station';
 import type { RouteFacts } from './facts';
-import { STATION_WORDS, STATIONS, type Station } from './station';
 import { sayWhyNot, type WhyNot, whyNotDone } from './why-not';
 
 /** Where a unit stands with one station. `why` says what is missing or why it is passed over. */

@@ -4,11 +4,11 @@ import { isFastener, neverReused, PART_KINDS } from '../family/part-kind';
 import { FINISHES, type FinishName } from '../finish/finish';
 import { type Contact, sayContact, weightOf } from '../fluid/contact';
 import type { GapVerdict } from '../set/setup';
+import { STATION_WORDS, type Station } from '../station';
 import { stripFaults } from '../strip/tray';
 import type { TrayPart } from '../strip/tray-door';
 import { lookedAgain, METHODS, type MethodName, toRinse } from '../strip/treatment';
 import type { RouteFacts } from './facts';
-import { STATION_WORDS, type Station } from './station';
 
 /** A condition that a station's work does not meet yet. */
 export type WhyNot =

@@ -1,8 +1,8 @@
 import { z } from 'zod';
+import { DimsDoor } from '../family/dims-door';
 import { UNIT_KINDS } from '../family/family-name';
 import { PART_KIND_NAMES } from '../family/part-kind';
 import { FeaturesDoor } from '../identify/identify-door';
-import { DimsDoor } from '../kit/kit-door';
 
 const KitNumber = z.string().trim().min(1, 'what is its number?').max(60);
 const Year = z.number().int().min(1900).max(2100).nullable();

@@ -1,5 +1,7 @@
-import type { KitItem } from '../kit/need';
+import type { Dims } from '../family/dims';
 
+/** A piece in a kit's bag. */
+export type KitItem = { readonly kind: string; readonly qty: number; readonly dims: Dims };
 export type BagItem = KitItem & { readonly name: string };
 
 /** What the store keeps and sells: a kit with what its bag holds, or a sundry, which holds itself. Price in the shop's money. */

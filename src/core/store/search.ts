@@ -1,7 +1,7 @@
 import { NUMBER_FEATURES } from '../identify/feature';
 import type { Fitment } from '../identify/fitment';
-import { normalThread } from '../kit/fit';
 import { parseLength } from '../quantity/parse';
+import { normalThread } from '../quantity/thread';
 import type { Units } from '../quantity/units';
 import type { Article } from './article';
 

@@ -1,5 +1,5 @@
-import type { BagFinding } from '../kit/bag';
 import type { BagItem } from './article';
+import type { BagFinding } from './bag-finding';
 
 /** Why pieces came or went. */
 export const MOVE_REASONS = ['received', 'set-aside', 'counted', 'adjusted', 'kept', 'imported'] as const;

@@ -1,10 +1,9 @@
 import type { Family } from '../family/family';
+import { roleOf } from '../family/family-name';
 import type { PartKind } from '../family/part-kind';
-import { removalOf } from './removal';
+import { type GuideDim, removalOf } from './removal';
 import { type Group, heldBy, removalOrder } from './removal-order';
 import type { TrayPart } from './tray-door';
-
-export type GuideDim = { readonly dim: string; readonly label: string };
 
 /** One step of taking a unit apart, in the order of doing. What does not apply is null. */
 export type GuideStep = {
@@ -45,8 +44,8 @@ export const guideFor = (family: Family, tray: readonly TrayPart[]): readonly Gu
   ...after(family, tray),
 ];
 
-const isMaster = (family: Family): boolean => family.name.startsWith('master');
-const isWheel = (family: Family): boolean => family.name.startsWith('wheel');
+const isMaster = (family: Family): boolean => roleOf(family) === 'master';
+const isWheel = (family: Family): boolean => roleOf(family) === 'wheel';
 
 const before = (family: Family): readonly GuideStep[] => {
   const has = (kind: PartKind): boolean => family.slots.some((s) => s.kind === kind);
@@ -87,7 +86,7 @@ const before = (family: Family): readonly GuideStep[] => {
           ),
         ]
       : []),
-    ...(family.name === 'caliper-half'
+    ...(roleOf(family) === 'caliper'
       ? [
           step('halves', 'Part the halves only where the manual allows it; wipe the mating face and look for the cross-over drilling.', {
             photo: 'the mating face with its drilling',

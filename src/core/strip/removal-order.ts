@@ -52,7 +52,13 @@ const together = (family: Family, parts: readonly TrayPart[]): readonly Group[] 
     if (mine === undefined || !ridesOnPiston(p.kind)) return undefined;
     return parts.find((q) => {
       const span = spanOf(q);
-      return PART_KINDS[q.kind].carries !== null && span !== undefined && (span.x0Mm + span.x1Mm) / 2 > 0 && mine.x0Mm < span.x1Mm - 1 && mine.x1Mm > span.x0Mm + 1;
+      return (
+        PART_KINDS[q.kind].carries !== null &&
+        span !== undefined &&
+        (span.x0Mm + span.x1Mm) / 2 > 0 &&
+        mine.x0Mm < span.x1Mm - 1 &&
+        mine.x1Mm > span.x0Mm + 1
+      );
     });
   };
   return parts.filter((p) => carrier(p) === undefined).map((p) => [p, ...parts.filter((q) => carrier(q) === p)]);

@@ -1,7 +1,9 @@
 import type { Family } from '../family/family';
+import { roleOf } from '../family/family-name';
 import type { PartKind } from '../family/part-kind';
-import type { GuideDim } from './guide';
 import type { TrayPart } from './tray-door';
+
+export type GuideDim = { readonly dim: string; readonly label: string };
 
 /** How a part is taken out of its unit. */
 export type Removal = {
@@ -25,7 +27,7 @@ type HowTo = (asked: Asked) => Removal;
 const lift: HowTo = ({ name }) => ({ todo: `Take the ${name} out.` });
 const AIR = 'Compressed air drives a piston like a shot: mouth into rag and wood, lowest pressure that moves it, nobody in line.';
 const isLever = (family: Family): boolean => family.name === 'master-lever';
-const isWheel = (family: Family): boolean => family.name.startsWith('wheel');
+const isWheel = (family: Family): boolean => roleOf(family) === 'wheel';
 const hasRod = (family: Family): boolean => family.slots.some((s) => s.kind === 'pushrod');
 
 /** @source design, domain, "Families and their anatomy" and "Cautions" */
@@ -128,7 +130,7 @@ const REMOVAL: { readonly [K in PartKind]: HowTo } = {
   piston: ({ name, family }) => ({
     todo: isWheel(family)
       ? `Push the ${name} out at its own end by hand; if it stops at a ridge, dress that first (see “Stuck”).`
-      : family.name === 'caliper-half'
+      : roleOf(family) === 'caliper'
         ? `Bring the ${name} out into a block of wood, with fluid or with low air; see “Stuck” for the force.`
         : `Let the ${name} come out by its spring; if it does not, tap the flange on wood, then see “Stuck”.`,
     flies: AIR,

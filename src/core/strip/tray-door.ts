@@ -1,7 +1,7 @@
 import { z } from 'zod';
+import { DimsDoor } from '../family/dims-door';
 import { PART_KIND_NAMES } from '../family/part-kind';
-import { DimsDoor } from '../kit/kit-door';
-import { CONDITIONS } from './tray';
+import { CONDITIONS } from './condition';
 
 /** Figures in the unit that the name ends in, or the word chosen. */
 export const ChecksDoor = z.record(z.string().min(1).max(40), z.union([z.number().min(-1e6).max(1e6), z.string().min(1).max(60)]));
@@ -48,3 +48,4 @@ export const TrayPartDoor = z.strictObject({
   fastened: FastenedDoor.nullable(),
 });
 export type TrayPart = z.output<typeof TrayPartDoor>;
+export type Fate = NonNullable<TrayPart['fate']>;

@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest';
-import { NEVER_REUSED } from '../close-up/stack-check';
 import { FAMILIES } from '../family/families';
-import { PART_KIND_NAMES, PART_KINDS, type PartKind } from '../family/part-kind';
-import { CONDITIONS, emptyTray, stripFaults, usualFate } from './tray';
+import { neverReused, PART_KIND_NAMES, PART_KINDS, type PartKind } from '../family/part-kind';
+import { CONDITIONS } from './condition';
+import { emptyTray, stripFaults, usualFate } from './tray';
 import { type TrayPart, TrayPartDoor } from './tray-door';
 
 const family = FAMILIES['master-tandem'];
@@ -48,7 +48,7 @@ describe('what is still open after stripping', () => {
 
 describe('the usual fate', () => {
   test('never-reused kinds are replaced in every condition; no policy lets them back', () => {
-    for (const kind of NEVER_REUSED as readonly PartKind[]) {
+    for (const kind of PART_KIND_NAMES.filter(neverReused)) {
       expect(PART_KINDS[kind].policy).toBe('never');
       for (const condition of CONDITIONS) expect([kind, usualFate(kind, condition)]).toEqual([kind, 'replaced']);
     }

@@ -1,9 +1,7 @@
 import type { Family, Slot } from '../family/family';
 import { neverReused, PART_KINDS } from '../family/part-kind';
+import type { Condition } from './condition';
 import type { TrayPart } from './tray-door';
-
-export const CONDITIONS = ['good', 'worn', 'scored', 'corroded', 'nicked', 'hard', 'swollen', 'split', 'bent', 'broken'] as const;
-export type Condition = (typeof CONDITIONS)[number];
 
 /** An empty tray: one row a slot, from the open end. @param newId gives a fresh id for each row */
 export const emptyTray = (family: Family, newId: (slot: Slot) => string): readonly TrayPart[] =>

@@ -82,3 +82,17 @@ export const lookedAgain = (treatments: readonly Done[]): boolean => {
 
 const lastAt = (treatments: readonly Done[], which: (method: MethodName) => boolean): number =>
   Math.max(Number.NEGATIVE_INFINITY, ...treatments.filter((t) => which(t.method)).map((t) => t.at));
+
+/** Something done to the body: an attempt to free it, or a cleaning. */
+export type Treatment = {
+  readonly id: string;
+  readonly at: number;
+  readonly personId: string;
+  readonly method: MethodName;
+  /** How the unit stood before it, where it was stuck. */
+  readonly state: StuckState | null;
+  readonly pressureBar: number | null;
+  readonly minutes: number | null;
+  readonly result: TreatmentResult;
+  readonly note: string;
+};

@@ -1,12 +1,12 @@
 import { fc, test as property } from '@fast-check/vitest';
 import { describe, expect, test } from 'vitest';
+import { type BenchData, BenchDataDoor, type BenchKind } from '../bench/bench-door';
+import { type BenchRecord, benchOf, newestOf } from '../bench/bench-record';
 import { FINISH_NAMES } from '../finish/finish';
 import { NO_TOUCH } from '../fluid/contact';
 import { PEDAL_ANSWERS } from '../pedal-end/booster';
 import { REMEDY_NAMES } from '../pedal-end/hole';
 import { FastenedDoor } from '../strip/tray-door';
-import { type BenchData, BenchDataDoor, type BenchKind } from './bench-door';
-import { type BenchRecord, benchOf, newestOf } from './bench-record';
 
 const hole = { longMm: 8.6, shortMm: 8.3, pinMm: 7.9 };
 const gap = {

@@ -3,8 +3,9 @@ import { wheelSingle } from '../family/anatomy/wheel-single';
 import { emptyTray } from '../strip/tray';
 import type { TrayPart } from '../strip/tray-door';
 import { drawnParts, wholeParts } from './drawn-parts';
+import type { Photo } from './photo';
 import { hungPhotos, newestPhotos } from './shown-photos';
-import type { Photo, UnitRecord } from './unit-record';
+import type { UnitRecord } from './unit-record';
 
 const tray = emptyTray(wheelSingle, (s) => s.id);
 const record = (parts: readonly TrayPart[], stations: readonly string[] = []): UnitRecord =>

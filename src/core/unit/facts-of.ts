@@ -1,13 +1,19 @@
+import { benchOf, newestOf } from '../bench/bench-record';
 import { drillingsOf } from '../clean/cleaning';
 import { bearsOnGap, lastIn } from '../close-up/bearing';
 import { goesBack } from '../close-up/order';
+import { PART_KINDS } from '../family/part-kind';
 import { type Contact, contactsOf, NO_TOUCH } from '../fluid/contact';
 import { statedRubbers } from '../fluid/rubber';
-import type { BoreOutcome } from '../judge/judge';
+import type { Gauging } from '../gauge/gauging';
+import type { MarkRecord } from '../judge/mark-record';
+import type { BoreOutcome } from '../judge/outcome';
+import type { SavedVerdict } from '../judge/saved-verdict';
 import { assignItems } from '../kit/assign';
 import { leftIn, reallyIn } from '../kit/bag';
 import type { Need } from '../kit/need';
 import { inFirst, needsOf } from '../kit/needs-of';
+import type { SetAside } from '../kit/set-aside';
 import { checkValveFound } from '../pedal-end/booster';
 import { sayVacuumHold } from '../pedal-end/vacuum';
 import { sayStep } from '../prove/programme/say-step';
@@ -16,9 +22,8 @@ import type { Approved, RouteFacts } from '../route/facts';
 import { routeOf, type Stop, stationNow } from '../route/route';
 import type { BagItem } from '../store/article';
 import type { TrayWay } from '../strip/part-state';
-import { benchOf, newestOf } from './bench-record';
 import { provingOf } from './proving';
-import type { Gauging, MarkRecord, SavedVerdict, SetAside, UnitRecord } from './unit-record';
+import type { UnitRecord } from './unit-record';
 
 /** The readings of the bore as it is now; undefined when it was cut since, or never gauged. */
 export const currentGauging = (r: Pick<UnitRecord, 'unit' | 'gaugings'>): Gauging | undefined =>
@@ -74,8 +79,7 @@ export const factsOf = (r: UnitRecord): RouteFacts => {
 
 /** What touches the new rubber; nothing where none of a fluid path goes in. */
 export const contactsWith = (r: Pick<UnitRecord, 'family' | 'tray' | 'bench' | 'treatments' | 'setAside'>): readonly Contact[] => {
-  const wet =
-    r.family.proof === 'rig' && r.tray.some((p) => PART_KINDS[p.kind].seal !== null && goesBack(r.family, p));
+  const wet = r.family.proof === 'rig' && r.tray.some((p) => PART_KINDS[p.kind].seal !== null && goesBack(r.family, p));
   return wet ? contactsOf(newestOf(r.bench, 'touch') ?? NO_TOUCH, statedRubbers(r.setAside), r.treatments) : [];
 };
 

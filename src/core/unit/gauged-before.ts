@@ -1,7 +1,8 @@
 import { gaugeBore } from '../gauge/gauge';
+import type { Gauging } from '../gauge/gauging';
 import type { Station } from '../gauge/station';
 import type { Rules } from '../rules/rule-set';
-import type { Gauging, UnitRecord } from './unit-record';
+import type { UnitRecord } from './unit-record';
 
 /** One time that a bore was gauged, as its form at each depth. */
 export type GaugedSet = { readonly at: number; readonly stations: readonly Station[] };

@@ -1,9 +1,10 @@
 import { FAMILY_NAMES } from '../family/family-name';
 import type { JudgeInput } from '../judge/judge';
 import type { MakersLimit } from '../judge/limits';
+import type { MarkRecord } from '../judge/mark-record';
 import type { School } from '../rules/school';
 import { currentGauging } from './facts-of';
-import type { MarkRecord, UnitRecord } from './unit-record';
+import type { UnitRecord } from './unit-record';
 
 /** What a unit's bore is judged from: its geometry, its newest readings, and the marks as the person has them now. Undefined until the piston has been measured. */
 export const judgeInputOf = (

@@ -1,8 +1,10 @@
+import type { Gauging } from '../gauge/gauging';
 import type { Station } from '../gauge/station';
+import type { BorePass } from '../hone/bore-pass';
 import type { Rules } from '../rules/rule-set';
 import { currentGauging } from './facts-of';
 import { gaugedSets } from './gauged-before';
-import type { BorePass, Gauging, UnitRecord } from './unit-record';
+import type { UnitRecord } from './unit-record';
 
 /** A cut that was made and gauged: the bore before it, its passes, and the bore after. */
 export type LastCut = { readonly before: readonly Station[]; readonly passes: readonly BorePass[]; readonly after: readonly Station[] };

@@ -1,10 +1,10 @@
+import { newestOf } from '../bench/bench-record';
 import { CAUSES, type CauseName } from '../book-in/cause';
 import { sayComplaint } from '../book-in/complaint';
 import { sayStep } from '../prove/programme/say-step';
 import { sayDia } from '../quantity/say';
 import type { Units } from '../quantity/units';
 import { sayGapRecord } from '../set/gap-record';
-import { newestOf } from './bench-record';
 import { currentGauging } from './facts-of';
 import { provingOf } from './proving';
 import type { UnitRecord } from './unit-record';

@@ -1,8 +1,8 @@
+import { type BenchOf, benchOf, newestOf } from '../bench/bench-record';
 import { bearsOnGap, bearsOnProof, lastIn } from '../close-up/bearing';
 import { goesBack } from '../close-up/order';
 import type { Wet } from '../prove/programme/seen';
 import { isRunStep, isSeenStep, type Step, type StepOf } from '../prove/programme/step';
-import { type BenchOf, benchOf, newestOf } from './bench-record';
 import type { UnitRecord } from './unit-record';
 
 type Proved = Pick<UnitRecord, 'family' | 'programme' | 'steps' | 'tray' | 'runs' | 'bench'>;

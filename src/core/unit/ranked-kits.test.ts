@@ -3,12 +3,13 @@ import { describe, expect, test } from 'vitest';
 import { piecesOf } from '../close-up/piece';
 import { FAMILIES } from '../family/families';
 import type { Need } from '../kit/need';
+import type { SetAside } from '../kit/set-aside';
 import { type Article, stocked } from '../store/article';
 import { emptyTray } from '../strip/tray';
 import type { TrayPart } from '../strip/tray-door';
 import { inBag, shortOf, spareIn } from './facts-of';
 import { asStore, type NamedNeed, namedNeeds, rankedKits, shortPart, toMeasure } from './ranked-kits';
-import type { SetAside, UnitRecord } from './unit-record';
+import type { UnitRecord } from './unit-record';
 
 const NOW = 1_000_000_000_000;
 const article = (id: string, more: Partial<Article>, qty = 1) =>

@@ -1,8 +1,7 @@
 import { type Fix, fixesFor } from '../kit/bag';
-import type { Store } from '../kit/best-set';
 import { type Fit, fitOf } from '../kit/fit';
 import { type KitMatch, matchKit } from '../kit/match-kit';
-import type { Need } from '../kit/need';
+import type { Need, Store } from '../kit/need';
 import { needsOf } from '../kit/needs-of';
 import type { BagItem, Stocked } from '../store/article';
 import type { UnitRecord } from './unit-record';

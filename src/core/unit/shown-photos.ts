@@ -1,4 +1,5 @@
-import type { Photo, UnitRecord } from './unit-record';
+import type { Photo } from './photo';
+import type { UnitRecord } from './unit-record';
 
 /** Photos that hang on one thing of a unit: a part, a step, a mark. Those of the unit as a whole stand in its ledger. */
 export const hungPhotos = (r: Pick<UnitRecord, 'photos'>): readonly Photo[] => r.photos.filter((p) => p.onKind !== 'unit');

@@ -3,7 +3,7 @@ import { chamberSpan } from '../family/chamber-span';
 import type { Span } from '../family/geometry';
 import { suspectsOf } from '../prove/programme/suspects';
 import { stationNow } from '../route/route';
-import type { Station } from '../route/station';
+import type { Station } from '../station';
 import { routeOfUnit } from './facts-of';
 import { failedNow, nextStep, provingOf } from './proving';
 import type { UnitRecord } from './unit-record';

@@ -1,6 +1,6 @@
 import { ok, type Result } from '@/core/result';
+import type { Treatment } from '@/core/strip/treatment';
 import { METHODS } from '@/core/strip/treatment';
-import type { Treatment } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit } from '../engine/change-unit';
 import type { Db } from '../engine/connection';
 import { type Edit, put } from '../engine/event-payload';

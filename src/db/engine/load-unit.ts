@@ -1,36 +1,32 @@
 import { asc, eq, sql } from 'drizzle-orm';
 import { z } from 'zod';
+import { BenchDataDoor } from '@/core/bench/bench-door';
+import { type BenchRecord, newestOf } from '@/core/bench/bench-record';
 import { COMPLAINT_NAMES } from '@/core/book-in/complaint';
+import { DimsDoor } from '@/core/family/dims-door';
 import { GeometryDoor } from '@/core/family/geometry-door';
 import { familyOf, VariantDoor } from '@/core/family/variant-door';
+import type { BorePass } from '@/core/hone/bore-pass';
 import { GritDoor } from '@/core/hone/hone-door';
 import { MeasuredDoor } from '@/core/identify/identify-door';
+import type { Identity } from '@/core/identify/identity';
 import type { Judgement } from '@/core/judge/judge';
 import { MARK_KINDS } from '@/core/judge/mark';
+import type { MarkRecord } from '@/core/judge/mark-record';
 import { overruled } from '@/core/judge/overrule';
 import { OverruleDoor } from '@/core/judge/overrule-door';
+import type { SavedVerdict } from '@/core/judge/saved-verdict';
+import type { Underlay } from '@/core/judge/underlay';
 import { FixedPoints } from '@/core/judge/underlay-door';
 import { BagItems, Findings, Kept } from '@/core/kit/bag-door';
-import { DimsDoor } from '@/core/kit/kit-door';
+import type { SetAside } from '@/core/kit/set-aside';
 import { RunStepDoor } from '@/core/prove/programme/step-door';
-import { STATIONS } from '@/core/route/station';
+import type { Run } from '@/core/prove/run';
+import { STATIONS } from '@/core/station';
+import type { GuideTick } from '@/core/strip/guide-tick';
 import { type TrayPart, TrayPartDoor } from '@/core/strip/tray-door';
-import { BenchDataDoor } from '@/core/unit/bench-door';
-import { type BenchRecord, newestOf } from '@/core/unit/bench-record';
 import { provableSince } from '@/core/unit/proving';
-import type {
-  BorePass,
-  GuideTick,
-  Identity,
-  MarkRecord,
-  Run,
-  SavedVerdict,
-  SetAside,
-  Step,
-  Underlay,
-  Unit,
-  UnitRecord,
-} from '@/core/unit/unit-record';
+import type { Step, Unit, UnitRecord } from '@/core/unit/unit-record';
 import { programmeAt, programmeInForce } from '../prove/programmes';
 import type { Reader } from './connection';
 import type { Row } from './event-payload';

@@ -1,6 +1,6 @@
+import { benchOf } from '@/core/bench/bench-record';
 import { cureObjections, FINISHES, type FinishName, finishObjections } from '@/core/finish/finish';
 import { ok, type Result } from '@/core/result';
-import { benchOf } from '@/core/unit/bench-record';
 import { finishBody } from '@/core/unit/finish-body';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db } from '../engine/connection';

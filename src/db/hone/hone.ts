@@ -1,5 +1,6 @@
 import { and, desc, eq, sql } from 'drizzle-orm';
 import type { Material } from '@/core/family/material';
+import type { BorePass } from '@/core/hone/bore-pass';
 import type { HonePass } from '@/core/hone/cutting-rate';
 import { GritDoor } from '@/core/hone/hone-door';
 import { type LearnedRate, learnedRates } from '@/core/hone/learned-rates';
@@ -7,7 +8,6 @@ import { ok, type Result } from '@/core/result';
 import { whyNotNow } from '@/core/route/route';
 import { sayWhyNot, whyNotDone } from '@/core/route/why-not';
 import { factsOf, routeOfUnit } from '@/core/unit/facts-of';
-import type { BorePass } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db, Reader } from '../engine/connection';
 import { put } from '../engine/event-payload';

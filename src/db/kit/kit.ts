@@ -1,13 +1,14 @@
 import { eq } from 'drizzle-orm';
 import { piecesOf } from '@/core/close-up/piece';
+import type { Dims } from '@/core/family/dims';
 import { PART_KINDS } from '@/core/family/part-kind';
-import type { BagFinding } from '@/core/kit/bag';
 import { fitOf } from '@/core/kit/fit';
-import type { Dims } from '@/core/kit/need';
+import type { SetAside } from '@/core/kit/set-aside';
 import { ok, type Result } from '@/core/result';
 import { type BagItem, lotsFor } from '@/core/store/article';
+import type { BagFinding } from '@/core/store/bag-finding';
 import { spareIn } from '@/core/unit/facts-of';
-import type { SetAside, UnitRecord } from '@/core/unit/unit-record';
+import type { UnitRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db, Tx } from '../engine/connection';
 import { drop, type Edit, put } from '../engine/event-payload';

@@ -1,4 +1,4 @@
-import type { Dims } from '@/core/kit/need';
+import type { Dims } from '@/core/family/dims';
 import { fail, ok, type Result } from '@/core/result';
 import { whyNotNow } from '@/core/route/route';
 import { guideFor } from '@/core/strip/guide';

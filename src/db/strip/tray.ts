@@ -33,9 +33,11 @@ export const recordPart = (db: Db, change: Change, partId: string, news: PartNew
     if (news.fastened != null && !isFastener(part.kind)) return refused(`The ${part.name} is not tightened.`);
     const inAt = !('goesIn' in news) ? {} : news.goesIn == null ? { inAt: null, fastened: null } : { inAt: at };
     const edits: Edit[] = [put('parts', { ...part, ...news, ...inAt, unitId: record.unit.id })];
-    const diaMm = MEASURED_PISTONS.includes(part.kind) ? news.dims?.diaMm : undefined;
+    const diaMm = PART_KINDS[part.kind].carries === 'piston' ? news.dims?.diaMm : undefined;
     if (typeof diaMm === 'number') {
-      const pistons = record.tray.filter((p) => PART_KINDS[p.kind].carries === 'piston').map((p) => (p.id === partId ? diaMm : p.dims.diaMm));
+      const pistons = record.tray
+        .filter((p) => PART_KINDS[p.kind].carries === 'piston')
+        .map((p) => (p.id === partId ? diaMm : p.dims.diaMm));
       const largest = Math.max(...pistons.flatMap((d) => (typeof d === 'number' ? [d] : [])));
       edits.push(put('units', { ...record.unit, pistonDiaMm: largest }));
     }

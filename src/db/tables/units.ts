@@ -1,7 +1,7 @@
 import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import { UNIT_KINDS } from '@/core/family/family-name';
 import { MATERIALS } from '@/core/family/material';
-import { PHOTO_KINDS } from '@/core/unit/unit-record';
+import { PHOTO_KINDS } from '@/core/unit/photo';
 import { id, time } from './columns';
 import { people } from './people';
 

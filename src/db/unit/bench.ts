@@ -1,13 +1,13 @@
+import type { BenchData } from '@/core/bench/bench-door';
 import { holeProblems } from '@/core/pedal-end/hole';
 import { type VacuumSample, vacuumHold } from '@/core/pedal-end/vacuum';
 import { ok, type Result } from '@/core/result';
 import { whyNotNow } from '@/core/route/route';
-import type { Station } from '@/core/route/station';
 import { sayWhyNot, whyNotDone } from '@/core/route/why-not';
 import { type GapWay, gapRecordOf } from '@/core/set/gap-record';
 import { type GapSheet, impossibleReadings } from '@/core/set/gap-sheet';
 import { setupProblems } from '@/core/set/setup';
-import type { BenchData } from '@/core/unit/bench-door';
+import type { Station } from '@/core/station';
 import { factsOf, routeOfUnit } from '@/core/unit/facts-of';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';

@@ -1,6 +1,6 @@
 import { and, asc, eq, isNull } from 'drizzle-orm';
+import { benchOf } from '@/core/bench/bench-record';
 import { ok, type Result } from '@/core/result';
-import { benchOf } from '@/core/unit/bench-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db, Reader } from '../engine/connection';
 import { type Edit, put } from '../engine/event-payload';

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import type { FixedPoint } from '@/core/judge/underlay';
-import type { Photo } from '@/core/unit/unit-record';
+import type { Photo } from '@/core/unit/photo';
 import { Choices } from '../field/choices';
 
 /** Lays a photo under the map: a pin is put on the photo, and on the map where that place lies in the bore. */

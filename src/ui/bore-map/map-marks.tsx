@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import type { BoreOutcome } from '@/core/judge/judge';
+import type { BoreOutcome } from '@/core/judge/outcome';
 import type { MapScale } from './map-scale';
 
 export type Patch = { readonly x0Mm: number; readonly x1Mm: number; readonly clock0Deg: number; readonly clock1Deg: number };

@@ -1,8 +1,9 @@
 'use client';
 
 import { type ComponentProps, useState } from 'react';
+import type { Underlay } from '@/core/judge/underlay';
 import { type FixedPoint, startPoints } from '@/core/judge/underlay';
-import type { Photo, Underlay } from '@/core/unit/unit-record';
+import type { Photo } from '@/core/unit/photo';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import { late } from '../shell/late';

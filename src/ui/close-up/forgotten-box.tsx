@@ -5,7 +5,7 @@ import { uuidv7 } from 'uuidv7';
 import { reopenedByParts } from '@/core/close-up/bearing';
 import { inTheWay } from '@/core/close-up/order';
 import type { Family } from '@/core/family/family';
-import { STATION_WORDS } from '@/core/route/station';
+import { STATION_WORDS } from '@/core/station';
 import type { TrayPart } from '@/core/strip/tray-door';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';

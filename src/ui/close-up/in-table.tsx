@@ -4,7 +4,7 @@ import type { CloseUpStep } from '@/core/close-up/guide';
 import { sayDims } from '@/core/family/say-dims';
 import type { Units } from '@/core/quantity/units';
 import type { TrayPart } from '@/core/strip/tray-door';
-import type { Photo } from '@/core/unit/unit-record';
+import type { Photo } from '@/core/unit/photo';
 import { SidedPart } from '../drawing/sided';
 import { CameraButton } from '../photo/camera-button';
 import { Thumbs } from '../photo/thumbs';

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import type { CloseUpStep } from '@/core/close-up/guide';
 import type { Faces } from '@/core/family/facing';
 import type { Fastened, TrayPart } from '@/core/strip/tray-door';
-import type { Photo } from '@/core/unit/unit-record';
+import type { Photo } from '@/core/unit/photo';
 import { Thumbs } from '../photo/thumbs';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';

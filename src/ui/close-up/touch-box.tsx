@@ -5,7 +5,7 @@ import { contactsOf, type Touch, weightOf } from '@/core/fluid/contact';
 import { FLUIDS } from '@/core/fluid/fluid';
 import { RUBBERS, type RubberName } from '@/core/fluid/rubber';
 import type { Units } from '@/core/quantity/units';
-import type { Treatment } from '@/core/unit/unit-record';
+import type { Treatment } from '@/core/strip/treatment';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';

@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
+import type { Approval } from '@/core/judge/approval';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
-import type { Approval } from '@/core/unit/unit-record';
 import { DateField } from '../field/date-field';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';

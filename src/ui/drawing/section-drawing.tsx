@@ -4,7 +4,7 @@ import type { Lane } from '@/core/family/lane';
 import { PART_KINDS } from '@/core/family/part-kind';
 import { type SectionPart, sectionOf } from '@/core/family/section';
 import type { Outline } from '@/core/family/shape/outline';
-import type { BoreOutcome } from '@/core/judge/judge';
+import type { BoreOutcome } from '@/core/judge/outcome';
 import { sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import type { DrawnPart } from '@/core/unit/drawn-parts';

@@ -1,4 +1,4 @@
-import type { BoreOutcome } from '@/core/judge/judge';
+import type { BoreOutcome } from '@/core/judge/outcome';
 
 /** Signs of a verdict, told apart by pattern alone: open ring, dots, cross-hatch, double ring, bar through, dashed ring. */
 export function VerdictSign({

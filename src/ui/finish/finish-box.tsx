@@ -1,10 +1,10 @@
 'use client';
 
 import { type ComponentProps, useState } from 'react';
+import type { BenchOf } from '@/core/bench/bench-record';
 import { FINISH_NAMES, FINISHES, type FinishBody, finishObjections } from '@/core/finish/finish';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
-import { STATION_WORDS } from '@/core/route/station';
-import type { BenchOf } from '@/core/unit/bench-record';
+import { STATION_WORDS } from '@/core/station';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import { useNow } from '../shell/use-now';

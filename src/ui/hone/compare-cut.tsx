@@ -2,10 +2,10 @@
 
 import { useMemo, useState } from 'react';
 import type { Station } from '@/core/gauge/station';
+import type { BorePass } from '@/core/hone/bore-pass';
 import { cutsOfPasses } from '@/core/hone/simulation';
 import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
-import type { BorePass } from '@/core/unit/unit-record';
 import { late } from '../shell/late';
 import type { SimulatedBore } from './simulation';
 

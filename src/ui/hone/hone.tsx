@@ -3,6 +3,7 @@
 import { type ReactNode, useMemo, useState } from 'react';
 import type { Material } from '@/core/family/material';
 import type { Station } from '@/core/gauge/station';
+import type { BorePass } from '@/core/hone/bore-pass';
 import { DRIVES } from '@/core/hone/drive';
 import { honePlan } from '@/core/hone/hone-plan';
 import { type LearnedRate, pooledPass } from '@/core/hone/learned-rates';
@@ -11,7 +12,6 @@ import { cutsOfPasses, cutsOfPlan } from '@/core/hone/simulation';
 import { sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
-import type { BorePass } from '@/core/unit/unit-record';
 import { BoreChange } from '../judge/bore-change';
 import { useDraft } from '../save/use-draft';
 import { late } from '../shell/late';

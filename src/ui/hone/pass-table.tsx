@@ -1,10 +1,10 @@
+import type { BorePass } from '@/core/hone/bore-pass';
 import { removedUm, turnsOf } from '@/core/hone/cutting-rate';
 import { DRIVES, TOOLS } from '@/core/hone/drive';
 import type { LearnedRate } from '@/core/hone/learned-rates';
 import { sayDepth, sayDia } from '@/core/quantity/say';
 import { sayWhen } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
-import type { BorePass } from '@/core/unit/unit-record';
 import { Scroll } from '../unit/scroll';
 import { TableHead } from '../unit/table-head';
 

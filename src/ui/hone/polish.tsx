@@ -1,9 +1,9 @@
 'use client';
 
 import { type ReactNode, useState } from 'react';
+import type { BorePass } from '@/core/hone/bore-pass';
 import { DRIVES } from '@/core/hone/drive';
 import type { Units } from '@/core/quantity/units';
-import type { BorePass } from '@/core/unit/unit-record';
 import { StationFrame } from '../unit/station-frame';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { PassForm } from './pass-form';

@@ -3,9 +3,10 @@
 import { memo, useEffect, useState } from 'react';
 import type { JudgedMark } from '@/core/judge/judge';
 import { MARK_KINDS, MARK_WORDS, type MarkKind } from '@/core/judge/mark';
+import type { MarkRecord } from '@/core/judge/mark-record';
 import { sayDia, sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
-import type { MarkRecord, Photo } from '@/core/unit/unit-record';
+import type { Photo } from '@/core/unit/photo';
 import { OUTCOME_WORDS, VerdictSign } from '../drawing/verdict-sign';
 import { AngleField, DepthField, LengthField } from '../field/quantity-field';
 import { CameraButton } from '../photo/camera-button';

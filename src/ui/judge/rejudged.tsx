@@ -1,10 +1,10 @@
 import type { Judgement } from '@/core/judge/judge';
 import { type Difference, rejudged } from '@/core/judge/rejudged';
+import type { SavedVerdict } from '@/core/judge/saved-verdict';
 import { sayDia } from '@/core/quantity/say';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
 import { RULES, type RuleName } from '@/core/rules/rule-set';
-import type { SavedVerdict } from '@/core/unit/unit-record';
 import { OUTCOME_WORDS } from '../drawing/verdict-sign';
 
 /** What the judgement on this page says otherwise than the one on record. The record stays until it is saved anew. */

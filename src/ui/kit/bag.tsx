@@ -3,15 +3,15 @@
 import { useState } from 'react';
 import { sayDims } from '@/core/family/say-dims';
 import { sayFinding } from '@/core/kit/bag';
+import type { SetAside } from '@/core/kit/set-aside';
 import { sayWhen } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
 import type { LotFinding } from '@/core/store/stock-record';
-import type { SetAside } from '@/core/unit/unit-record';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import { late } from '../shell/late';
 import type { UnitTarget } from '../unit/unit-actions';
-import type { KitActions } from './kit';
+import type { KitActions } from './kit-actions';
 import { bracketed, LotWarnings } from './lot-warnings';
 
 const OpenBag = late(async () => (await import('./open-bag')).OpenBag);

@@ -1,18 +1,18 @@
-'use client';
+import type { KitActions, RankedKit } from './kit-actions';
+
+('use client');
 
 import { useState } from 'react';
 import type { Family } from '@/core/family/family';
 import type { Geometry } from '@/core/family/geometry';
-import type { KitMatch } from '@/core/kit/match-kit';
+import type { SetAside } from '@/core/kit/set-aside';
 import type { Units } from '@/core/quantity/units';
-import type { Stocked } from '@/core/store/article';
 import type { LotFinding } from '@/core/store/stock-record';
 import type { NamedNeed, ShortPart } from '@/core/unit/ranked-kits';
-import type { SetAside } from '@/core/unit/unit-record';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import { late } from '../shell/late';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import type { UnitTarget } from '../unit/unit-actions';
 import { Bag } from './bag';
 import { KitPicture } from './kit-picture';
 import { KitRow } from './kit-row';
@@ -23,17 +23,6 @@ const Sets = late(async () => (await import('./sets')).Sets);
 
 /** Kits that stand open; a bench takes one of the best. */
 const FIRST = 3;
-
-export type RankedKit = { readonly kit: Stocked; readonly match: KitMatch };
-export type KitActions = {
-  readonly setAside: SaveAction;
-  readonly putBack: SaveAction;
-  readonly openBag: SaveAction;
-  readonly measure: SaveAction;
-  readonly order: SaveAction;
-  readonly keep: SaveAction;
-  readonly reuse: SaveAction;
-};
 
 /** What the unit needs, what is set aside for it, the sets that would cover it, and the kits ranked by how much of it each covers. */
 export function Kit({

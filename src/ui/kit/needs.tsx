@@ -9,7 +9,7 @@ import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import { Scroll } from '../unit/scroll';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
-import type { RankedKit } from './kit';
+import type { RankedKit } from './kit-actions';
 
 const ASK: Readonly<Record<NamedNeed['policy'], string>> = {
   replace: 'must be new',

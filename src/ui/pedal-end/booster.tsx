@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { type BenchRecord, benchOf, newestOf } from '@/core/bench/bench-record';
 import {
   type CheckValve,
   checkValveFound,
@@ -13,7 +14,6 @@ import {
 import { type RodState, sayVacuumHold, type VacuumSample, vacuumHold, vacuumMeaning } from '@/core/pedal-end/vacuum';
 import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
-import { type BenchRecord, benchOf, newestOf } from '@/core/unit/bench-record';
 import { Choices } from '../field/choices';
 import { LengthField } from '../field/quantity-field';
 import { SaveNote } from '../save/save-note';

@@ -1,12 +1,12 @@
 'use client';
 
 import { useState } from 'react';
+import type { BenchOf } from '@/core/bench/bench-record';
 import { holeAnswer, holeProblems, type PinnedHole, REMEDIES, REMEDY_NAMES, type Remedy } from '@/core/pedal-end/hole';
 import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
 import { sayFine } from '@/core/set/say-gap';
 import type { TrayPart } from '@/core/strip/tray-door';
-import type { BenchOf } from '@/core/unit/bench-record';
 import { NumberField } from '../field/number-field';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { Photo } from '@/core/unit/unit-record';
+import type { Photo } from '@/core/unit/photo';
 import { CameraButton } from './camera-button';
 import { SendingNote } from './sending-note';
 import { Thumbs } from './thumbs';

@@ -4,7 +4,7 @@ import { useParams } from 'next/navigation';
 import { Dialog } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import { sayFullDate } from '@/core/quantity/say-time';
-import type { Photo } from '@/core/unit/unit-record';
+import type { Photo } from '@/core/unit/photo';
 
 const ZOOMS = [1, 1.5, 2.5, 4] as const;
 export const PHASE_WORDS: { readonly [P in Photo['phase']]: string } = { out: 'as it came out', in: 'as it went in' };

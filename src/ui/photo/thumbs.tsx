@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { Photo } from '@/core/unit/unit-record';
+import type { Photo } from '@/core/unit/photo';
 import { late } from '../shell/late';
 
 const PhotoViewer = late(async () => (await import('./photo-viewer')).PhotoViewer);

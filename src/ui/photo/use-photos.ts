@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useCallback, useRef, useState } from 'react';
 import { uuidv7 } from 'uuidv7';
-import type { Photo, PhotoSubject } from '@/core/unit/unit-record';
+import type { Photo, PhotoSubject } from '@/core/unit/photo';
 import { LARGEST_FILE_MB, shrink } from './shrink';
 
 /** One photo on its way. It keeps its id over retries, so that it cannot arrive twice. */

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import type { Wet } from '@/core/prove/programme/seen';
 import type { Suspect } from '@/core/prove/programme/suspects';
-import { STATION_WORDS } from '@/core/route/station';
+import { STATION_WORDS } from '@/core/station';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';

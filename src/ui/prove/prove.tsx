@@ -2,6 +2,7 @@
 
 import { TriangleAlert } from 'lucide-react';
 import type { ComponentProps, ReactNode } from 'react';
+import type { BenchOf } from '@/core/bench/bench-record';
 import type { UnitKind } from '@/core/family/family-name';
 import { isOver, type LiveRun, wasSeenDown } from '@/core/prove/live-run';
 import type { BenchFill } from '@/core/prove/programme/fill-strokes';
@@ -9,13 +10,13 @@ import { cautionOf, sayDoing, sayStep } from '@/core/prove/programme/say-step';
 import { isStanding } from '@/core/prove/programme/standing';
 import { isRunStep, isSeenStep, type Programme } from '@/core/prove/programme/step';
 import type { RigSample } from '@/core/prove/rig-sample';
+import { RUN_WAYS, type Run } from '@/core/prove/run';
 import type { RunAnalysis } from '@/core/prove/run-analysis';
 import { sayVolume } from '@/core/quantity/say';
 import { sayWhen } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
-import type { BenchOf } from '@/core/unit/bench-record';
+import type { Photo } from '@/core/unit/photo';
 import type { StepStand } from '@/core/unit/proving';
-import { type Photo, RUN_WAYS, type Run } from '@/core/unit/unit-record';
 import { Go } from '../shell/go';
 import { late } from '../shell/late';
 import { StationFrame } from '../unit/station-frame';

@@ -1,7 +1,7 @@
 'use client';
 
 import { type ComponentProps, useState } from 'react';
-import { RUN_WAYS, type RunWay } from '@/core/unit/unit-record';
+import { RUN_WAYS, type RunWay } from '@/core/prove/run';
 import { Choices } from '../field/choices';
 import { late } from '../shell/late';
 import type { SaveAction } from '../unit/unit-actions';

@@ -1,11 +1,11 @@
 'use client';
 
 import { useState } from 'react';
+import type { BenchOf } from '@/core/bench/bench-record';
 import type { StandingStep } from '@/core/prove/programme/standing';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import { sayWait } from '@/core/quantity/say-wait';
-import type { BenchOf } from '@/core/unit/bench-record';
-import type { Photo } from '@/core/unit/unit-record';
+import type { Photo } from '@/core/unit/photo';
 import { NumberField } from '../field/number-field';
 import { CameraButton } from '../photo/camera-button';
 import { SendingNote } from '../photo/sending-note';

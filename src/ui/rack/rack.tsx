@@ -1,11 +1,11 @@
 'use client';
 
-import type { BoreOutcome } from '@/core/judge/judge';
+import type { BoreOutcome } from '@/core/judge/outcome';
 import { sayDia } from '@/core/quantity/say';
 import { sayFullDate, saySpan, sayWhen } from '@/core/quantity/say-time';
 import { sayWait } from '@/core/quantity/say-wait';
 import type { Units } from '@/core/quantity/units';
-import { BENCH_HOURS, SHELVES, type Station } from '@/core/route/station';
+import { BENCH_HOURS, SHELVES, type Station } from '@/core/station';
 import type { TrayTag } from '@/core/unit/tray-tag';
 import { tagOf } from '@/core/unit/unit-record';
 import { Silhouette } from '../drawing/silhouette';

@@ -1,6 +1,6 @@
-import type { BoreOutcome } from '@/core/judge/judge';
+import type { BoreOutcome } from '@/core/judge/outcome';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
-import { STATION_WORDS, type Station } from '@/core/route/station';
+import { STATION_WORDS, type Station } from '@/core/station';
 import type { TrayTag } from '@/core/unit/tray-tag';
 import { tagOf } from '@/core/unit/unit-record';
 import { Silhouette } from '../drawing/silhouette';

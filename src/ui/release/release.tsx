@@ -2,8 +2,8 @@
 
 import { useState } from 'react';
 import type { Person } from '@/core/people/role';
+import type { Signature } from '@/core/people/signature';
 import { sayWhen } from '@/core/quantity/say-time';
-import type { Signature } from '@/core/unit/unit-record';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';

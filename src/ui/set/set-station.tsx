@@ -1,12 +1,12 @@
 'use client';
 
 import { useState } from 'react';
+import type { BenchOf } from '@/core/bench/bench-record';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
 import { type GapWay, gapRecordOf, sayGapRecord } from '@/core/set/gap-record';
 import type { GapSheet } from '@/core/set/gap-sheet';
 import type { GapRules } from '@/core/set/setup';
-import type { BenchOf } from '@/core/unit/bench-record';
 import { Choices } from '../field/choices';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';

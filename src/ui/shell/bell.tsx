@@ -3,7 +3,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { Go } from './go';
 import { chime } from './sound';
-import type { Wait } from './waits';
+import type { Wait } from './wait';
 
 /** Rings once for a wait that is over: the first bench that hears it tells the server, and the others stay still. */
 export function Bell({

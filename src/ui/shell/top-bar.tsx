@@ -8,7 +8,8 @@ import { Go } from './go';
 import { Keys } from './keys';
 import { Places } from './places';
 import { Preferences } from './preferences';
-import { type Wait, Waits } from './waits';
+import type { Wait } from './wait';
+import { Waits } from './waits';
 
 /** The slim bar on top of every page: the shop's mark, places, find, the next wait to end, who is at this bench. */
 export function TopBar({

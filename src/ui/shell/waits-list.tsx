@@ -6,7 +6,7 @@ import { sayFullDate } from '@/core/quantity/say-time';
 import { sayWait } from '@/core/quantity/say-wait';
 import { CalendarAddress } from './calendar-address';
 import { Go } from './go';
-import type { Wait } from './waits';
+import type { Wait } from './wait';
 
 export type WaitsListProps = {
   readonly waits: readonly Wait[];

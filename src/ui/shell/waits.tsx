@@ -1,4 +1,6 @@
-'use client';
+import type { Wait } from './wait';
+
+('use client');
 
 import { useRef, useState } from 'react';
 import { sayWait } from '@/core/quantity/say-wait';
@@ -8,15 +10,6 @@ import { useNow } from './use-now';
 import type { WaitsListProps } from './waits-list';
 
 const WaitsList = late<WaitsListProps>(async () => (await import('./waits-list')).WaitsList);
-
-export type Wait = {
-  readonly id: string;
-  readonly tag: string;
-  readonly label: string;
-  readonly endsAt: number;
-  readonly rung: boolean;
-  readonly owner: string;
-};
 
 /** The next wait to end, with its unit; all of them on a press. Rings once when one is over. */
 export function Waits({

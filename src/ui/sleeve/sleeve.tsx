@@ -5,7 +5,7 @@ import { MATERIAL_WORDS, type Material } from '@/core/family/material';
 import { sayDia, sayLength } from '@/core/quantity/say';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
-import type { Sleeving } from '@/core/unit/unit-record';
+import type { Sleeving } from '@/core/sleeve/sleeving';
 import { DateField } from '../field/date-field';
 import { LengthField } from '../field/quantity-field';
 import { SaveNote } from '../save/save-note';

@@ -3,10 +3,10 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { uuidv7 } from 'uuidv7';
+import type { Dims } from '@/core/family/dims';
 import { dimsOfKind } from '@/core/family/dims-of-kind';
 import { PART_KIND_NAMES, PART_KINDS, type PartKind } from '@/core/family/part-kind';
 import { dimWords } from '@/core/family/say-dims';
-import type { Dims } from '@/core/kit/need';
 import type { Units } from '@/core/quantity/units';
 import type { Article } from '@/core/store/article';
 import { LengthField } from '../field/quantity-field';

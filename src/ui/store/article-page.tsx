@@ -1,4 +1,6 @@
-'use client';
+import type { StockActions } from './stock-actions';
+
+('use client');
 
 import { useState } from 'react';
 import { sayDims } from '@/core/family/say-dims';
@@ -9,18 +11,10 @@ import type { Units } from '@/core/quantity/units';
 import { isExpired, type Lot, type Stocked } from '@/core/store/article';
 import type { LotFinding, OpenOrder, StockMove } from '@/core/store/stock-record';
 import { bracketed } from '../kit/lot-warnings';
-import { type Ask, useAsk } from '../save/use-ask';
+import { useAsk } from '../save/use-ask';
 import { Go } from '../shell/go';
 import { LotForm } from './lot-form';
 import { StockForms } from './stock-forms';
-
-export type StockActions = {
-  readonly receive: Ask;
-  readonly correct: Ask;
-  readonly fault: Ask;
-  readonly order: Ask;
-  readonly reorder: Ask;
-};
 
 const REASONS: Readonly<Record<StockMove['reason'], string>> = {
   received: 'received',

@@ -5,7 +5,7 @@ import { uuidv7 } from 'uuidv7';
 import type { Lot } from '@/core/store/article';
 import { Choices } from '../field/choices';
 import type { useAsk } from '../save/use-ask';
-import type { StockActions } from './article-page';
+import type { StockActions } from './stock-actions';
 
 /** A lot as it was counted or put right, and what is wrong with it. */
 export function LotForm({

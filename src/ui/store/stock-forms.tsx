@@ -7,7 +7,7 @@ import { sayWhen } from '@/core/quantity/say-time';
 import type { Stocked } from '@/core/store/article';
 import type { OpenOrder } from '@/core/store/stock-record';
 import type { useAsk } from '../save/use-ask';
-import type { StockActions } from './article-page';
+import type { StockActions } from './stock-actions';
 
 const DAY_MS = 86_400_000;
 const day = (at: number): string => new Date(at).toISOString().slice(0, 10);

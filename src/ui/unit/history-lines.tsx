@@ -1,5 +1,5 @@
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
-import { STATION_WORDS, type Station } from '@/core/route/station';
+import { STATION_WORDS, type Station } from '@/core/station';
 import { EVENT_KINDS } from '@/core/unit/event-kind';
 import type { FoldedLine } from '@/core/unit/history';
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { STATION_WORDS, type Station } from '@/core/route/station';
+import { STATION_WORDS, type Station } from '@/core/station';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import type { SaveAction, UnitTarget } from './unit-actions';

@@ -2,10 +2,11 @@
 
 import { TriangleAlert } from 'lucide-react';
 import { may, type Person } from '@/core/people/role';
-import type { Station } from '@/core/route/station';
+import type { Station } from '@/core/station';
 import { EVENT_KINDS, type EventKind } from '@/core/unit/event-kind';
 import type { FoldedLine } from '@/core/unit/history';
-import type { Photo, Timer } from '@/core/unit/unit-record';
+import type { Photo } from '@/core/unit/photo';
+import type { Timer } from '@/core/unit/timer';
 import { PhotoBox } from '../photo/photo-box';
 import { Go } from '../shell/go';
 import { HistoryLines } from './history-lines';

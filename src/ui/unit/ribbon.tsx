@@ -1,8 +1,8 @@
 'use client';
 
 import { type Stop, saySkip } from '@/core/route/route';
-import { STATION_WORDS, type Station } from '@/core/route/station';
 import { sayWhyNot } from '@/core/route/why-not';
+import { STATION_WORDS, type Station } from '@/core/station';
 import { Go } from '../shell/go';
 
 /** The unit's route: done, now, ahead and passed over, each with why. `[` and `]` step along it. */

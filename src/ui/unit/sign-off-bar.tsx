@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { may, type Role } from '@/core/people/role';
-import type { Station } from '@/core/route/station';
+import type { Station } from '@/core/station';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import type { SaveAction, UnitTarget } from './unit-actions';

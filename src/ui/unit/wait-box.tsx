@@ -4,7 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { Person } from '@/core/people/role';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import { sayWait } from '@/core/quantity/say-wait';
-import type { Timer } from '@/core/unit/unit-record';
+import type { Timer } from '@/core/unit/timer';
 import { USUAL_WAITS } from '@/core/unit/usual-waits';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';

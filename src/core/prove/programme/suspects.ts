@@ -1,6 +1,6 @@
 import type { Family, Slot } from '../../family/family';
-import { PART_KIND_NAMES, PART_KINDS, type PartKind } from '../../family/part-kind';
-import type { Station } from '../../route/station';
+import { isJoint, PART_KIND_NAMES, type PartKind } from '../../family/part-kind';
+import type { Station } from '../../station';
 import type { Wet } from './seen';
 import type { Step } from './step';
 
@@ -78,7 +78,7 @@ const lips = (seals: readonly Slot[]): readonly Suspect[] =>
   seals.map((s) => ({ what: `The ${s.name}: cut, turned, hardened or dirty`, slots: [s.id], reopens: 'close-up' }));
 
 const screwed = (family: Family): readonly Suspect[] => {
-  const joints = PART_KIND_NAMES.filter((kind) => PART_KINDS[kind].joint !== null);
+  const joints = PART_KIND_NAMES.filter(isJoint);
   const found = part('A screw, plug or washer that is not tight', family, joints);
   return found.slots.length === 0 ? [{ ...found, what: 'A union that is not tight' }] : [found];
 };

@@ -1,4 +1,5 @@
 import type { Family } from '../../family/family';
+import { roleOf } from '../../family/family-name';
 import type { Step } from './step';
 
 /** Pressures that a bench proves at, bar: low, where a lip is not pressed yet; as it works. A maker's manual goes before. */
@@ -167,7 +168,7 @@ export const usualSteps = (family: Family): readonly Step[] => {
   ];
 };
 
-export const isMaster = (family: Pick<Family, 'name'>): boolean => family.name.startsWith('master');
+export const isMaster = (family: Pick<Family, 'name'>): boolean => roleOf(family) === 'master';
 
 /** Chambers of a family that are pressed to work. */
 export const workingChambers = (family: Pick<Family, 'chambers'>): readonly string[] =>

@@ -1,17 +1,18 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
+import { benchOf, newestOf } from '@/core/bench/bench-record';
+import { roleOf } from '@/core/family/family-name';
 import { laneOf } from '@/core/family/lane';
 import { openingsOf } from '@/core/finish/finish';
 import { may, type Person } from '@/core/people/role';
 import type { Units } from '@/core/quantity/units';
 import { cautionsAt } from '@/core/route/cautions';
 import type { Stop } from '@/core/route/route';
-import { STATION_WORDS, STATIONS, type Station } from '@/core/route/station';
 import { sayWhyNot, whyNotDone } from '@/core/route/why-not';
 import type { Rules } from '@/core/rules/rule-set';
 import type { Schools } from '@/core/rules/schools';
-import { benchOf, newestOf } from '@/core/unit/bench-record';
+import { STATION_WORDS, STATIONS, type Station } from '@/core/station';
 import { drawnParts } from '@/core/unit/drawn-parts';
 import { factsOf, judgedMarks, routeOfUnit, trayWayOf } from '@/core/unit/facts-of';
 import { finishBody } from '@/core/unit/finish-body';
@@ -203,8 +204,8 @@ const sumsFor = ({ unit: { geometry }, family, bench }: UnitRecord): readonly (r
   if (geometry === null) return [];
   const fluid = newestOf(bench, 'touch')?.fluid;
   return [
-    ...(family.name.startsWith('master') ? [[`/sums/hydraulics?bore=${geometry.nominalMm}`, 'Another bore'] as const] : []),
-    ...(family.name === 'slave' ? [[`/sums/clutch?slave=${geometry.nominalMm}`, 'Clutch release'] as const] : []),
+    ...(roleOf(family) === 'master' ? [[`/sums/hydraulics?bore=${geometry.nominalMm}`, 'Another bore'] as const] : []),
+    ...(roleOf(family) === 'slave' ? [[`/sums/clutch?slave=${geometry.nominalMm}`, 'Clutch release'] as const] : []),
     [`/sums/fluids${fluid == null ? '' : `?fluid=${fluid}`}`, 'What touches what'],
   ];
 };

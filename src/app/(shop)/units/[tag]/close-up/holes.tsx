@@ -1,4 +1,4 @@
-import { benchOf } from '@/core/unit/bench-record';
+import { benchOf } from '@/core/bench/bench-record';
 import { HoleFold } from '@/ui/pedal-end/hole-fold';
 import { noteAtBenchAction } from '../../../../actions/close-up';
 import type { AtStation } from '../_station/station-page';

@@ -1,10 +1,10 @@
+import { newestOf } from '@/core/bench/bench-record';
 import { closeUpSteps } from '@/core/close-up/guide';
 import { NO_TOUCH } from '@/core/fluid/contact';
 import { statedRubbers } from '@/core/fluid/rubber';
 import { may } from '@/core/people/role';
 import { curing, rinseFaults, sayWhyNot, unopened } from '@/core/route/why-not';
 import { isExpired } from '@/core/store/article';
-import { newestOf } from '@/core/unit/bench-record';
 import { contactsWith, factsOf } from '@/core/unit/facts-of';
 import { hungPhotos } from '@/core/unit/shown-photos';
 import { tagOf, type UnitRecord } from '@/core/unit/unit-record';

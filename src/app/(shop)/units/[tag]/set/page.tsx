@@ -1,4 +1,4 @@
-import { benchOf } from '@/core/unit/bench-record';
+import { benchOf } from '@/core/bench/bench-record';
 import { SetStation } from '@/ui/set/set-station';
 import { StationFrame } from '@/ui/unit/station-frame';
 import { saveGapAction } from '../../../../actions/close-up';

@@ -1,6 +1,7 @@
 import { sayStep } from '@/core/prove/programme/say-step';
+import { RUN_WAYS } from '@/core/prove/run';
 import { METRIC } from '@/core/quantity/units';
-import { RUN_WAYS, tagOf } from '@/core/unit/unit-record';
+import { tagOf } from '@/core/unit/unit-record';
 import { writeTrace } from '@/csv/trace-csv';
 import { runOf } from '@/db/prove/prove';
 import { problem } from '../../../../../../../_server/door';

@@ -1,0 +1,8 @@
+/** A signature for release. */
+export type Signature = {
+  readonly id: string;
+  readonly personId: string;
+  readonly name: string;
+  readonly role: string;
+  readonly at: number;
+};
