@@ -42,7 +42,8 @@ const suite = async (name) => {
   if (status !== 0 && counts.numFailedTests === 0) failed += 1;
 };
 
-await check('lint, format and boundaries', ['node_modules/@biomejs/biome/bin/biome', 'check', '--error-on-warnings', '.']);
+await check('boundaries', ['scripts/boundaries.mjs']);
+await check('lint and format', ['node_modules/@biomejs/biome/bin/biome', 'check', '--error-on-warnings', '.']);
 await check('types', ['node_modules/typescript/bin/tsc', '--noEmit', '-p', '.']);
 await suite('unit');
 await suite('server');

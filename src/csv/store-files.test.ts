@@ -6,8 +6,9 @@ import type { Fitment } from '@/core/identify/fitment';
 import type { Result } from '@/core/result';
 import type { FileProblem } from '@/core/schema/file-problem';
 import type { Article } from '@/core/store/article';
+import type { StoreRows } from '@/core/store/store-rows';
 import { type CsvTable, readTable, writeTable } from './read-table';
-import { COLUMNS, fitmentLine, kitLines, readStoreFile, type StoreFile, type StoreRows, sundryLine } from './store-files';
+import { COLUMNS, fitmentLine, kitLines, readStoreFile, type StoreFile, sundryLine } from './store-files';
 import { readXlsx, writeXlsx } from './xlsx';
 
 const MANY = { rows: 50_000, characters: 20_000_000 };

@@ -5,6 +5,7 @@ import type { Fitment } from '@/core/identify/fitment';
 import { fail, ok, type Result } from '@/core/result';
 import type { FileProblem } from '@/core/schema/file-problem';
 import type { Article, BagItem } from '@/core/store/article';
+import type { Lined, StockRow, StoreRows, StoreRowsOf } from '@/core/store/store-rows';
 import type { CsvTable } from './read-table';
 import { RowReader } from './row-reader';
 
@@ -50,15 +51,6 @@ export const COLUMNS: { readonly [F in StoreFile]: { readonly all: readonly stri
 };
 
 /** A row as it is to be, and the line of the file it stands on. */
-export type Lined<T> = { readonly line: number; readonly row: T };
-export type StockRow = { readonly number: string; readonly lot: string; readonly qty: number; readonly expiresAt: number | null };
-/** What a file does not speak of stays as it is in the store: `lacks` names the columns that it has not. */
-export type StoreRows = { readonly lacks: readonly string[] } & StoreRowsOf;
-type StoreRowsOf =
-  | { readonly what: 'kits' | 'sundries'; readonly rows: readonly Lined<Omit<Article, 'id' | 'reorderAt'>>[] }
-  | { readonly what: 'fitments'; readonly rows: readonly Lined<Fitment>[] }
-  | { readonly what: 'stock'; readonly rows: readonly Lined<StockRow>[] };
-
 /** The rows of a file, or everything that is wrong with it. */
 export const readStoreFile = (what: StoreFile, table: CsvTable): Result<StoreRows, readonly FileProblem[]> => {
   const lacking = COLUMNS[what].needed.filter((n) => !table.columns.includes(n));

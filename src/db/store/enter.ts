@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '@/core/result';
-import type { StoreRows } from '@/csv/store-files';
+import type { StoreRows } from '@/core/store/store-rows';
 import type { Db } from '../engine/connection';
 import { importsSoFar, writeImport } from './import-file';
 import { planImport } from './import-plan';

@@ -5,7 +5,7 @@ import { fail, ok, type Result } from '@/core/result';
 import type { FileProblem } from '@/core/schema/file-problem';
 import type { Article } from '@/core/store/article';
 import type { Fate, FatedRow } from '@/core/store/import-record';
-import type { Lined, StoreRows } from '@/csv/store-files';
+import type { Lined, StoreRows } from '@/core/store/store-rows';
 import type { Reader, Tx } from '../engine/connection';
 import { storedFitments } from '../identify/fitments';
 import { articles, fitments, lots, stockMoves } from '../tables';
