@@ -111,11 +111,17 @@ export class WorkApart {
   async treat(
     method: MethodName,
     result: TreatmentResult,
-    more: { readonly state?: StuckState; readonly bar?: number; readonly minutes?: number; readonly note?: string } = {},
+    more: {
+      readonly state?: StuckState;
+      readonly bar?: number;
+      readonly minutes?: number;
+      readonly note?: string;
+      readonly drilling?: string;
+    } = {},
   ) {
     const change = this.next('treated', METHODS[method].label, undefined, more.minutes === undefined ? 8 : 2);
-    const { state = null, bar = null, minutes = null, note = '' } = more;
-    await must(treat(this.db, change, { method, state, pressureBar: bar, minutes, result, note }));
+    const { state = null, bar = null, minutes = null, note = '', drilling = null } = more;
+    await must(treat(this.db, change, { method, state, pressureBar: bar, minutes, result, note, drilling }));
   }
 
   /** Takes a part out that the family knows none such. */
@@ -145,7 +151,7 @@ export class WorkApart {
     const usable = cleaningFor({ material: unit.material, keptRubber: [], keptPlastic: [] }).map((a) => a.method);
     for (const method of ['wet-wipe', this.random.pick(['brake-cleaner', 'ultrasonic', 'hot-wash'] as const)] as const)
       if (usable.includes(method)) await this.treat(method, 'done');
-    for (const d of drillingsOf(family, unit.geometry, tray)) await this.treat(d.method, 'done', { note: d.name });
+    for (const d of drillingsOf(family, unit.geometry, tray)) await this.treat(d.method, 'done', { note: d.name, drilling: d.id });
     await this.treat('rinse', 'done');
     await this.treat('looked-again', 'done');
     await must(

@@ -4,7 +4,8 @@ import { ok } from '@/core/result';
 import { saySaveError } from '@/core/unit/save-error';
 import { bookIn } from '@/db/book-in/book-in';
 import { changeUnit } from '@/db/engine/change-unit';
-import { EventPayload, put } from '@/db/engine/event-payload';
+import { put } from '@/db/engine/edit';
+import { changesIn } from '@/db/engine/event-payload';
 import { recordPart } from '@/db/strip/tray';
 import { customers, unitEvents, units } from '@/db/tables';
 import { historyOf } from '@/db/unit/history';
@@ -20,7 +21,7 @@ beforeAll(async () => {
 const eventsOf = (unitId: string) => shop.db.select().from(unitEvents).where(eq(unitEvents.unitId, unitId)).orderBy(unitEvents.version);
 
 describe('every change', () => {
-  test('appends an event in the same transaction: who, when, what, before and after', async () => {
+  test('appends an event in the same transaction: who, when, what, and what it was before', async () => {
     const unitId = await shop.book();
     const change = await shop.change(unitId, 'part-recorded');
     const found = { found: 'present', condition: 'split', fate: 'replaced' } as const;
@@ -28,11 +29,13 @@ describe('every change', () => {
     const [booked, event] = await eventsOf(unitId);
     expect(booked).toMatchObject({ kind: 'booked-in', version: 1, personId: 'cas' });
     expect(event).toMatchObject({ id: change.eventId, kind: 'part-recorded', version: 2, personId: 'tess', at: change.at });
-    const { changes } = EventPayload.parse(event?.payload);
-    const part = changes.find((c) => c.table === 'parts');
-    expect(part?.before).toMatchObject({ slotId: 'left-boot', found: null });
-    expect(part?.after).toMatchObject({ slotId: 'left-boot', ...found });
-    expect(changes.find((c) => c.table === 'units')?.after).toMatchObject({ version: 2 });
+    expect(changesIn(booked?.payload)).toContainEqual({ table: 'parts', id: `${unitId}-left-boot`, how: 'added' });
+    expect(changesIn(event?.payload)).toContainEqual({
+      table: 'parts',
+      id: `${unitId}-left-boot`,
+      how: 'changed',
+      was: { found: null, condition: null, fate: null },
+    });
   });
 
   test('that is refused leaves neither row nor event', async () => {

@@ -7,6 +7,7 @@ import { NO_TOUCH } from '@/core/fluid/contact';
 import { stateRelease } from '@/core/release/statement';
 import type { Result } from '@/core/result';
 import { stationNow } from '@/core/route/route';
+import { STANDARD_RULES } from '@/core/rules/rule-set';
 import { factsOf, routeOfUnit } from '@/core/unit/facts-of';
 import { type Forgotten, findForgotten } from '@/db/close-up/forgotten';
 import { noteTorque, torquesOf } from '@/db/close-up/torques';
@@ -62,7 +63,7 @@ describe('a part going in', () => {
     expect(reasons(await putIn(unitId, 'left-cup', 'new', 'open'))[0]).toMatch(/wrong way: turn it round\. .* stands to its right/);
     expect(reasons(await putIn(unitId, 'right-cup', 'new', 'blind'))[0]).toMatch(/stands to its left/);
     expect((await putIn(unitId, 'left-cup', 'new', 'blind')).ok).toBe(true);
-    expect((await shop.record(unitId)).tray.find((p) => p.slotId === 'left-cup')?.inAt).toBeGreaterThan(START);
+    expect((await shop.record(unitId)).tray.find((p) => p.slotId === 'left-cup')?.goesIn?.at).toBeGreaterThan(START);
   });
 
   test('new rubber waits until fluid and rubber are known to bear each other; metal does not', async () => {
@@ -310,7 +311,7 @@ describe('a booster', () => {
     expect(reasons(await sign(unitId, 'prove'))[0]).toMatch(/at least two readings over 15 s/);
     await hold('pressed', 0.1);
     expect((await sign(unitId, 'prove')).ok).toBe(true);
-    const statement = stateRelease(await shop.record(unitId), { number: 1, at: START, nameOf: (id) => id });
+    const statement = stateRelease(await shop.record(unitId), { number: 1, at: START, nameOf: (id) => id, rules: STANDARD_RULES });
     expect(statement.proved).toEqual([
       'The check valve holds one way and passes the other.',
       'Vacuum, rod at rest: It loses 1.5 kPa in 15 s, at most 3.3 kPa: it holds.',
@@ -333,7 +334,7 @@ test('a hole of the pedal end keeps what it was, what was done, and what it is',
     });
   expect(reasons(await note(8.1))).toEqual(['The longest measure across a hole is not less than the shortest.']);
   expect((await note(8.6)).ok).toBe(true);
-  const statement = stateRelease(await shop.record(unitId), { number: 1, at: START, nameOf: (id) => id });
+  const statement = stateRelease(await shop.record(unitId), { number: 1, at: START, nameOf: (id) => id, rules: STANDARD_RULES });
   expect(statement.work).toContain('Hole of the clevis, 8.60 mm: welded up and drilled again, now 8.05 mm.');
 });
 
@@ -345,7 +346,7 @@ test('the certificate tells fluid, rubber, screws and gap, and warns whoever fit
   await work.prove(SOUND);
   const { bench, ...record } = await shop.record(unitId);
   const mixed = bench.map((b) => (b.kind === 'touch' ? { ...b, wasFluid: 'dot-5' as const, flush: 'to-flush' as const } : b));
-  const statement = stateRelease({ ...record, bench: mixed }, { number: 1, at: START, nameOf: (id) => id });
+  const statement = stateRelease({ ...record, bench: mixed }, { number: 1, at: START, nameOf: (id) => id, rules: STANDARD_RULES });
   const work1 = statement.work.join('\n');
   expect(work1).toMatch(/Closed up for DOT 4, rubber EPDM, wetted with fresh fluid of this system\./);
   expect(work1).toMatch(/Tightened: stop screw: tightened by feel: no figure in the manual\./);

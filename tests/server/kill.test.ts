@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { eq } from 'drizzle-orm';
 import { beforeAll, expect, test } from 'vitest';
-import { EventPayload } from '@/db/engine/event-payload';
+import { changesIn } from '@/db/engine/event-payload';
 import { timers, unitEvents, units } from '@/db/tables';
 import { openShop, type Shop } from './shop';
 
@@ -42,7 +42,7 @@ test(`${KILLS} kills in the middle of saving: nothing acknowledged is missing, n
   expect(events.map((e) => e.version)).toEqual(events.map((_, i) => i + 1));
   expect((await shop.db.select().from(units).where(eq(units.id, unitId)))[0]?.version).toBe(events.length);
   const rows = new Set((await shop.db.select({ id: timers.id }).from(timers).where(eq(timers.unitId, unitId))).map((t) => t.id));
-  const told = events.flatMap((e) => EventPayload.parse(e.payload).changes.flatMap((c) => (c.table === 'timers' ? [c.id] : [])));
+  const told = events.flatMap((e) => changesIn(e.payload).flatMap((c) => (c.table === 'timers' ? [c.id] : [])));
   expect(told.filter((id) => !rows.has(id))).toEqual([]);
   expect(rows.size).toBe(told.length);
 }, 240_000);

@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { beforeAll, describe, expect, test } from 'vitest';
 import { stateRelease } from '@/core/release/statement';
+import { STANDARD_RULES } from '@/core/rules/rule-set';
 import { currentVerdict, routeOfUnit } from '@/core/unit/facts-of';
 import { type OverruleEntry, overruleVerdict } from '@/db/judge/judgement';
 import { verdicts } from '@/db/tables';
@@ -57,11 +58,11 @@ describe('a lead decides against a judgement', () => {
     const unitId = await judged('shallow');
     await overrule(unitId, {});
     const statement = stateRelease(await shop.record(unitId), {
-      number: '1',
+      number: 1,
       at: 0,
-      run: null,
       nameOf: () => 'Lena',
-    } as never);
+      rules: STANDARD_RULES,
+    });
     expect(statement.bore?.verdict[0]).toContain('Decided by a lead');
     expect(statement.bore?.verdict.length).toBeGreaterThan(1);
   });

@@ -35,6 +35,7 @@ const does = async (unitId: string, method: NewTreatment['method'], more: Partia
     minutes: null,
     result: 'done',
     note: '',
+    drilling: null,
     ...more,
   });
 
@@ -176,9 +177,9 @@ describe('freeing and cleaning', () => {
     const why = async (station: 'clean' | 'judge') => whyNotDone(station, factsOf(await shop.record(unitId))).map((w) => w.code);
     expect(await why('clean')).toEqual(['not-cleaned', 'uncleared']);
     await does(unitId, 'ultrasonic');
-    await does(unitId, 'port-wire', { note: 'rear compensating port' });
+    await does(unitId, 'port-wire', { drilling: 'rear-compensating' });
     expect(await why('clean')).toEqual(['uncleared']);
-    await does(unitId, 'port-wire', { note: 'front compensating port' });
+    await does(unitId, 'port-wire', { drilling: 'front-compensating' });
     expect(await why('clean')).toEqual([]);
     await signOff(shop.db, await shop.change(unitId, 'signed-off'), { station: 'clean', note: '', override: null });
     await worker.gauge();

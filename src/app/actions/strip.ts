@@ -80,6 +80,7 @@ const TreatmentDoor = z.object({
     .nullable(),
   result: z.enum(TREATMENT_RESULTS),
   note: Note,
+  drilling: Id.nullable().default(null),
 });
 
 export const treatAction = act('bench', TreatmentDoor, (i, { db, person, now }) =>

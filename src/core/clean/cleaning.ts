@@ -87,6 +87,8 @@ export const cleaningFor = ({ material, keptRubber, keptPlastic }: CleaningBody)
 export const clearingWireMm = (diaMm: number): number => Math.max(0.1, Math.floor(diaMm * 0.9 * 20 + 1e-9) / 20);
 
 export type Drilling = {
+  /** The port of the bore, or the part of the tray, that it goes through. */
+  readonly id: string;
   readonly method: 'port-wire' | 'bleed-wire';
   readonly name: string;
   readonly diaMm: number;
@@ -104,12 +106,14 @@ export const drillingsOf = (family: Family, geometry: Geometry | null, tray: rea
     ? []
     : [
         ...ports.map((p) => ({
+          id: p.id,
           method: 'port-wire' as const,
           name: `${p.id.replaceAll('-', ' ')} port`,
           diaMm: p.diaMm,
           wireMm: clearingWireMm(p.diaMm),
         })),
         ...bleeds.map((p) => ({
+          id: p.id,
           method: 'bleed-wire' as const,
           name: p.name,
           diaMm: BLEED_DRILLING_MM,

@@ -21,7 +21,5 @@ export const reopenedByParts = (family: Family, parts: readonly Pick<TrayPart, '
 export const lastIn = (tray: readonly TrayPart[], bears: (kind: PartKind) => boolean, closedUpAt: number): number =>
   Math.max(
     Number.NEGATIVE_INFINITY,
-    ...tray
-      .filter((p) => bears(p.kind) && p.fate !== 'binned' && p.found !== 'absent')
-      .map((p) => (p.goesIn === null ? closedUpAt : (p.inAt ?? closedUpAt))),
+    ...tray.filter((p) => bears(p.kind) && p.fate !== 'binned' && p.found !== 'absent').map((p) => p.goesIn?.at ?? closedUpAt),
   );

@@ -4,6 +4,7 @@ import { FAMILIES } from '../family/families';
 import { type Drawing, type Family, geometryAt } from '../family/family';
 import { UNIT_KINDS } from '../family/family-name';
 import { METRIC } from '../quantity/units';
+import { putIn } from '../strip/part-news';
 import { bareRow, emptyTray } from '../strip/tray';
 import type { TrayPart } from '../strip/tray-door';
 import { bearsOnGap, bearsOnProof, lastIn, reopenedByParts } from './bearing';
@@ -133,12 +134,15 @@ describe('what comes out again for a forgotten part', () => {
   });
 
   test('the last part in counts; one that nobody said was put in counts from the sign-off', () => {
-    const tray = trayOf(tandem, { goesIn: { piece: 'new', faces: null }, inAt: 10 });
-    const later = tray.map((p) => (p.kind === 'boot' ? { ...p, inAt: 90 } : p.kind === 'cup' ? { ...p, inAt: 40 } : p));
+    const tray = trayOf(tandem, { goesIn: putIn({ piece: 'new', faces: null }, 10) });
+    const later = tray.map((p) => ({
+      ...p,
+      goesIn: putIn({ piece: 'new', faces: null }, p.kind === 'boot' ? 90 : p.kind === 'cup' ? 40 : 10),
+    }));
     expect([lastIn(later, bearsOnProof, 500), lastIn(later, () => true, 500)]).toEqual([40, 90]);
     expect(
       lastIn(
-        later.map((p) => (p.kind === 'spring' ? { ...p, goesIn: null, inAt: null } : p)),
+        later.map((p) => (p.kind === 'spring' ? { ...p, goesIn: null } : p)),
         bearsOnProof,
         500,
       ),

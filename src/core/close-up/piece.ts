@@ -6,7 +6,7 @@ import { asFound, leftIn } from '../kit/bag';
 import { inFirst, needsOf } from '../kit/needs-of';
 import type { SetAside } from '../kit/set-aside';
 import { isExpired } from '../store/article';
-import type { TrayPart } from '../strip/tray-door';
+import type { PieceFrom, TrayPart } from '../strip/tray-door';
 
 /** Where a piece that goes in comes from. */
 export type Piece =
@@ -24,12 +24,20 @@ export type Closing = {
   readonly setAside: readonly SetAside[];
 };
 
-/** Which piece goes into which place of a unit, by slot: the bags' pieces as they are assigned to what the tray needs. */
+/**
+ * Which piece goes into which place of a unit, by slot: of what is in, as it was written when it went in; else the bags' pieces that are
+ * left, as they are assigned to what the tray still needs.
+ */
 export const piecesOf = (r: Closing): ReadonlyMap<string, Piece> => {
+  const placed = new Map(r.tray.flatMap((part) => placedPiece(r, part)));
+  const used = r.tray.flatMap((p) => (p.goesIn?.piece === 'new' && p.goesIn.from !== null ? [{ ...p.goesIn.from, qty: p.qty }] : []));
   const pieces = r.setAside.flatMap((bag) =>
-    bag.items.map((item, i) => ({ bag, place: i + 1, item: { ...asFound(item, i, bag.findings), qty: leftIn(bag, i) } })),
+    bag.items.map((item, i) => {
+      const gone = used.reduce((sum, u) => sum + (u.bagId === bag.id && u.place === i ? u.qty : 0), 0);
+      return { bag, place: i + 1, item: { ...asFound(item, i, bag.findings), qty: Math.max(0, leftIn(bag, i) - gone) } };
+    }),
   );
-  const needs = inFirst(needsOf(r.family, r.tray, r.unit.geometry?.nominalMm ?? null), r.tray);
+  const needs = inFirst(needsOf(r.family, r.tray, r.unit.geometry?.nominalMm ?? null), r.tray).filter((n) => !placed.has(n.id));
   const given = new Map(
     assignItems(
       needs,
@@ -38,6 +46,8 @@ export const piecesOf = (r: Closing): ReadonlyMap<string, Piece> => {
   );
   return new Map(
     r.tray.map((part): readonly [string, Piece] => {
+      const known = placed.get(part.slotId);
+      if (known !== undefined) return [part.slotId, known];
       if (usesOld(part)) return [part.slotId, { kind: 'same' }];
       const piece = given.get(part.slotId);
       if (piece === undefined) return [part.slotId, { kind: 'unlisted' }];
@@ -45,6 +55,21 @@ export const piecesOf = (r: Closing): ReadonlyMap<string, Piece> => {
       return [part.slotId, { kind: 'bag', bag, place, of: bag.items.length, name: item.name }];
     }),
   );
+};
+
+/** The piece that is in a place, where its bag was written with it. */
+const placedPiece = (r: Closing, part: TrayPart): readonly (readonly [string, Piece])[] => {
+  const from = part.goesIn?.piece === 'new' ? part.goesIn.from : null;
+  const bag = r.setAside.find((b) => b.id === from?.bagId);
+  const item = from === null ? undefined : bag?.items[from.place];
+  if (from === null || bag === undefined || item === undefined) return [];
+  return [[part.slotId, { kind: 'bag', bag, place: from.place + 1, of: bag.items.length, name: item.name }]];
+};
+
+/** What is written with a new piece when it goes in; null where nothing set aside gives it. */
+export const fromWhere = (r: Closing, part: TrayPart): PieceFrom | null => {
+  const piece = piecesOf(r).get(part.slotId);
+  return piece?.kind === 'bag' ? { bagId: piece.bag.id, lotId: piece.bag.lotId, place: piece.place - 1 } : null;
 };
 
 /** Does the unit's own piece go back? */

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { putIn } from '../strip/part-news';
 import { partState } from '../strip/part-state';
 import { bareRow, emptyTray } from '../strip/tray';
 import type { TrayPart } from '../strip/tray-door';
@@ -192,7 +193,7 @@ test('tray and drawing always agree, whatever is done to the tray', () => {
           };
           if (step.what === 'out') change({ found: 'present' });
           else if (step.what === 'absent') change({ found: 'absent' });
-          else if (step.what === 'in') change({ goesIn: { piece: 'new', faces: null } });
+          else if (step.what === 'in') change({ goesIn: putIn({ piece: 'new', faces: null }, 1) });
           else if (step.what === 'kind') {
             const kinds = family.slots.find((s) => s.id === tray[at]?.slotId)?.oneOf ?? [];
             const kind = kinds[step.pick % Math.max(1, kinds.length)];

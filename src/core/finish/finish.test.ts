@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { FAMILIES } from '../family/families';
 import { type Drawing, geometryAt } from '../family/family';
+import { putIn } from '../strip/part-news';
 import { emptyTray } from '../strip/tray';
 import { cureObjections, FINISH_NAMES, FINISHES, type FinishBody, finishObjections, openingsOf, softInBody } from './finish';
 
@@ -38,7 +39,7 @@ test('rubber and plastic count while they are in the body: before strip, and aga
     ),
   ).toEqual([]);
   const closed = tray.map((p) =>
-    p.kind === 'grommet' ? { ...p, found: 'present' as const, goesIn: { piece: 'new' as const, faces: null } } : p,
+    p.kind === 'grommet' ? { ...p, found: 'present' as const, goesIn: putIn({ piece: 'new', faces: null }, 1) } : p,
   );
   expect(softInBody(closed, 'in')).toEqual(['reservoir grommets']);
 });

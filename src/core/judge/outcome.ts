@@ -1,2 +1,3 @@
 /** What a bore comes out as. */
-export type BoreOutcome = 'reuse' | 'polish' | 'hone' | 'sleeve' | 'scrap' | 'undecided';
+export const BORE_OUTCOMES = ['reuse', 'polish', 'hone', 'sleeve', 'scrap', 'undecided'] as const;
+export type BoreOutcome = (typeof BORE_OUTCOMES)[number];

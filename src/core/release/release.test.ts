@@ -10,6 +10,7 @@ import { isRunStep, type RunStep } from '../prove/programme/step';
 import { usualSteps } from '../prove/programme/usual';
 import type { Run } from '../prove/run';
 import { STANDARD_RULES } from '../rules/rule-set';
+import { putIn } from '../strip/part-news';
 import { emptyTray } from '../strip/tray';
 import { currentGauging, currentVerdict, factsOf, summaryOf } from '../unit/facts-of';
 import { judgeInputOf } from '../unit/judge-input';
@@ -103,7 +104,7 @@ const record = (): UnitRecord => {
       found: 'present',
       condition: p.kind === 'cup' ? 'hard' : 'good',
       fate: p.kind === 'cup' ? 'replaced' : 'refitted',
-      goesIn: { piece: p.kind === 'cup' ? 'new' : 'same', faces: null },
+      goesIn: putIn({ piece: p.kind === 'cup' ? 'new' : 'same', faces: null }, 1),
     })),
     gaugings,
     marks: [],
@@ -152,9 +153,32 @@ const record = (): UnitRecord => {
         minutes: 60,
         result: 'waiting',
         note: '',
+        drilling: null,
       },
-      { id: 't2', at: 4, personId: 'joss', method: 'alcohol', state: null, pressureBar: null, minutes: null, result: 'done', note: '' },
-      { id: 't3', at: 5, personId: 'joss', method: 'rinse', state: null, pressureBar: null, minutes: null, result: 'done', note: '' },
+      {
+        id: 't2',
+        at: 4,
+        personId: 'joss',
+        method: 'alcohol',
+        state: null,
+        pressureBar: null,
+        minutes: null,
+        result: 'done',
+        note: '',
+        drilling: null,
+      },
+      {
+        id: 't3',
+        at: 5,
+        personId: 'joss',
+        method: 'rinse',
+        state: null,
+        pressureBar: null,
+        minutes: null,
+        result: 'done',
+        note: '',
+        drilling: null,
+      },
       {
         id: 't4',
         at: 6,
@@ -165,6 +189,7 @@ const record = (): UnitRecord => {
         minutes: null,
         result: 'done',
         note: '',
+        drilling: null,
       },
     ],
     findings: [],
@@ -192,7 +217,7 @@ const run = (stepId: string, startedAt: number, more: Partial<Run> = {}): Run =>
 });
 
 describe('what a certificate states', () => {
-  const state = (r: UnitRecord) => stateRelease(r, { number: 7, at: 60, nameOf: (id) => id.toUpperCase() });
+  const state = (r: UnitRecord) => stateRelease(r, { number: 7, at: 60, nameOf: (id) => id.toUpperCase(), rules: STANDARD_RULES });
 
   test('the unit, the bore before and after, the verdict, what went in, and who signed', () => {
     const s = state(record());

@@ -18,7 +18,7 @@ export const sayClosedUp = (r: UnitRecord): readonly string[] => {
   const touch = newestOf(r.bench, 'touch');
   const gap = newestOf(r.bench, 'gap');
   const rubber = touch?.rubber ?? statedRubbers(r.setAside)[0];
-  const tightened = r.tray.flatMap((p) => (p.goesIn === null || p.fastened === null ? [] : [sayFastened(p, p.fastened)]));
+  const tightened = r.tray.flatMap((p) => (p.goesIn == null || p.goesIn.fastened === null ? [] : [sayFastened(p, p.goesIn.fastened)]));
   const holes = benchOf(r.bench, 'hole').flatMap((h) => {
     const name = r.tray.find((p) => p.id === h.partId)?.name ?? 'hole';
     return [

@@ -1,9 +1,11 @@
 import { sayComplaint } from '../book-in/complaint';
 import { MATERIAL_WORDS } from '../family/material';
+import { gaugeBore } from '../gauge/gauge';
 import { sayStep } from '../prove/programme/say-step';
 import { RUN_WAYS } from '../prove/run';
 import { sayNominal } from '../quantity/say';
 import { METRIC } from '../quantity/units';
+import type { Rules } from '../rules/rule-set';
 import { STATION_WORDS } from '../station';
 import { METHODS } from '../strip/treatment';
 import { currentGauging, currentVerdict } from '../unit/facts-of';
@@ -48,6 +50,7 @@ export type ReleaseContext = {
   readonly number: number;
   readonly at: number;
   readonly nameOf: (personId: string) => string;
+  readonly rules: Rules;
 };
 
 /** What whoever fits the unit has to mind; of fluid and gap only where it has them. */
@@ -77,8 +80,8 @@ export const stateRelease = (r: UnitRecord, c: ReleaseContext): Statement => {
             nominal: sayNominal(r.unit.geometry.nominalMm),
             material: MATERIAL_WORDS[r.unit.material],
             pistonDiaMm: r.unit.pistonDiaMm,
-            before: figures(r, 0),
-            after: currentGauging(r) === undefined ? null : figures(r, r.gaugings.length - 1),
+            before: figures(r, 0, c.rules),
+            after: currentGauging(r) === undefined ? null : figures(r, r.gaugings.length - 1, c.rules),
             limitDiaMm: verdict?.answer.limitDiaMm ?? null,
             verdict: verdict?.answer.reasons ?? [],
           },
@@ -137,10 +140,11 @@ const sayTreatments = (treatments: UnitRecord['treatments']): readonly string[] 
   ];
 };
 
-const figures = (r: UnitRecord, index: number): BoreFigures | null => {
+/** The bore's figures by one gauging, judged or not, with the uncertainty of the shop's gauges. */
+const figures = (r: UnitRecord, index: number, rules: Rules): BoreFigures | null => {
   const gauging = r.gaugings[index];
-  const form = r.verdicts.findLast((v) => v.gaugingId === gauging?.id)?.answer.gauge ?? null;
-  return form === null
-    ? null
-    : { stations: form.stations.length, maxMm: form.maxMm, minMm: form.minMm, uncertaintyMm: form.expandedUncertaintyMm };
+  if (gauging === undefined || gauging.readings.length === 0) return null;
+  const { readings, bodyTempC, gaugeTempC } = gauging;
+  const form = gaugeBore({ readings, material: r.unit.material, bodyTempC, gaugeTempC }, rules);
+  return { stations: form.stations.length, maxMm: form.maxMm, minMm: form.minMm, uncertaintyMm: form.expandedUncertaintyMm };
 };

@@ -3,6 +3,7 @@ import { FAMILIES } from '../family/families';
 import { isFastener } from '../family/part-kind';
 import { afterWrongPin, isLocked } from '../people/lock-out';
 import { DOINGS, may, ROLES } from '../people/role';
+import { putIn } from '../strip/part-news';
 import { emptyTray, usualFate } from '../strip/tray';
 import type { RouteFacts } from './facts';
 import { routeOf, stationNow } from './route';
@@ -63,11 +64,14 @@ describe('why not', () => {
   const why = (station: Parameters<typeof whyNotDone>[0], more: Partial<RouteFacts>) => whyNotDone(station, facts(more)).map((w) => w.code);
   const closed = tray.map((p) => ({
     ...p,
-    goesIn: {
-      piece: p.fate === 'refitted' ? ('same' as const) : ('new' as const),
-      faces: p.kind !== 'cup' ? null : p.slotId === 'floating-rear' ? ('open' as const) : ('blind' as const),
-    },
-    fastened: isFastener(p.kind) ? { how: 'torque' as const, nm: 9, hand: 'right' as const, source: 'manual' } : null,
+    goesIn: putIn(
+      {
+        piece: p.fate === 'refitted' ? ('same' as const) : ('new' as const),
+        faces: p.kind !== 'cup' ? null : p.slotId === 'floating-rear' ? ('open' as const) : ('blind' as const),
+      },
+      1,
+      isFastener(p.kind) ? { how: 'torque' as const, nm: 9, hand: 'right' as const, source: 'manual' } : null,
+    ),
   }));
 
   test('strip: every part recorded, with a fate, no rubber kept', () => {
@@ -80,20 +84,20 @@ describe('why not', () => {
     expect(why('close-up', { tray: closed })).toEqual([]);
     expect(why('close-up', { tray: closed.map((p, i) => (i === 3 ? { ...p, goesIn: null } : p)) })).toEqual(['not-in']);
     const turned = closed.map((p) =>
-      p.slotId === 'rear-primary' ? { ...p, goesIn: { piece: 'new' as const, faces: 'open' as const } } : p,
+      p.slotId === 'rear-primary' ? { ...p, goesIn: putIn({ piece: 'new' as const, faces: 'open' as const }, 1) } : p,
     );
     expect(why('close-up', { tray: turned })).toEqual(['wrong-side']);
     const oldCup = closed.map((p) =>
-      p.slotId === 'secondary' ? { ...p, goesIn: { piece: 'same' as const, faces: 'blind' as const } } : p,
+      p.slotId === 'secondary' ? { ...p, goesIn: putIn({ piece: 'same' as const, faces: 'blind' as const }, 1) } : p,
     );
     expect(why('close-up', { tray: oldCup })).toEqual(['not-new']);
   });
 
   test('close up: every screw tight, a reason for what is usually replaced, stroked by hand, nothing that ruins rubber, nothing curing', () => {
-    expect(why('close-up', { tray: closed.map((p) => ({ ...p, fastened: null })) })).toEqual(['not-tightened']);
+    expect(why('close-up', { tray: closed.map((p) => ({ ...p, goesIn: { ...p.goesIn, fastened: null } })) })).toEqual(['not-tightened']);
     const oldBoot = (note: string) =>
       closed.map((p) =>
-        p.kind === 'boot' ? { ...p, fate: 'refitted' as const, note, goesIn: { piece: 'same' as const, faces: null } } : p,
+        p.kind === 'boot' ? { ...p, fate: 'refitted' as const, note, goesIn: putIn({ piece: 'same' as const, faces: null }, 1) } : p,
       );
     expect([why('close-up', { tray: oldBoot('') }), why('close-up', { tray: oldBoot('grips, no split') })]).toEqual([['no-reason'], []]);
     expect(why('close-up', { tray: closed, stroked: null })).toEqual(['not-stroked']);

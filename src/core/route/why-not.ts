@@ -154,7 +154,7 @@ const closeUpFaults = (f: RouteFacts): readonly WhyNot[] => {
     }),
     ...named(
       'not-tightened',
-      wanted.filter((p) => p.goesIn !== null && isFastener(p.kind) && p.fastened === null),
+      wanted.filter((p) => p.goesIn !== null && isFastener(p.kind) && p.goesIn?.fastened === null),
     ),
     ...(f.family.bore === 'none' || f.stroked === 'by-itself'
       ? []

@@ -23,7 +23,27 @@ export const FastenedDoor = z.discriminatedUnion('how', [
 ]);
 export type Fastened = z.output<typeof FastenedDoor>;
 
-/** What was found in one slot and what becomes of it. `found` is null until somebody looks. */
+/** Which piece of which bag, and so of which lot, a new part is. `place` counts from 0 in the bag's list. */
+const PieceFrom = z.strictObject({ bagId: z.string(), lotId: z.string(), place: z.number().int().min(0) });
+export type PieceFrom = z.output<typeof PieceFrom>;
+
+const Facing = z.enum(['open', 'blind']).nullable();
+const In = {
+  /** Where a person saw its lip, bowl or small end face. */
+  faces: Facing,
+  /** When it went in, ms since 1970: what was tried or measured before then says nothing of it. */
+  at: z.number(),
+  /** How it was tightened, where it is. */
+  fastened: FastenedDoor.nullable(),
+};
+/** A new piece that went in; `from` is null where nothing set aside gave it. */
+const NewIn = z.strictObject({ piece: z.literal('new'), from: PieceFrom.nullable(), ...In });
+const OwnIn = z.strictObject({ piece: z.literal('same'), ...In });
+
+/**
+ * What was found in one slot, what becomes of it, and what is in its place now. `found` is null until somebody looks.
+ * How something was tightened is told with what is in, so nothing that is absent or still on the bench can be tightened.
+ */
 export const TrayPartDoor = z.strictObject({
   id: z.string().min(1).max(80),
   /** Its place in the row from the open end; parts that were added lie between whole numbers. */
@@ -35,17 +55,15 @@ export const TrayPartDoor = z.strictObject({
   found: z.enum(['present', 'absent']).nullable(),
   condition: z.enum(CONDITIONS).nullable(),
   /** Where its lip faced when it came out. */
-  faces: z.enum(['open', 'blind']).nullable(),
+  faces: Facing,
   dims: DimsDoor,
   /** What inspection found: figures and words by the name of the check. */
   checks: ChecksDoor,
   note: z.string().max(500),
   fate: z.enum(['refitted', 'replaced', 'binned']).nullable(),
-  /** What went back in: the same piece, or a new one; with its lip where a person saw it. Null until it is in. */
-  goesIn: z.strictObject({ piece: z.enum(['same', 'new']), faces: z.enum(['open', 'blind']).nullable() }).nullable(),
-  /** When it went in, ms since 1970: what was tried or measured before then says nothing of it. */
-  inAt: z.number().nullable(),
-  fastened: FastenedDoor.nullable(),
+  /** The piece that went in; null until one is. */
+  goesIn: z.discriminatedUnion('piece', [OwnIn, NewIn]).nullable(),
 });
 export type TrayPart = z.output<typeof TrayPartDoor>;
+export type GoesIn = NonNullable<TrayPart['goesIn']>;
 export type Fate = NonNullable<TrayPart['fate']>;

@@ -19,8 +19,6 @@ export const bareRow = (part: Pick<TrayPart, 'id' | 'slotId' | 'kind' | 'name' |
   note: '',
   fate: null,
   goesIn: null,
-  inAt: null,
-  fastened: null,
 });
 
 export type StripFault =

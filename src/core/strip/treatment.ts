@@ -95,4 +95,6 @@ export type Treatment = {
   readonly minutes: number | null;
   readonly result: TreatmentResult;
   readonly note: string;
+  /** Which drilling was cleared, by its id; null where none was. */
+  readonly drilling: string | null;
 };

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { wheelSingle } from '../family/anatomy/wheel-single';
+import { putIn } from '../strip/part-news';
 import { emptyTray } from '../strip/tray';
 import type { TrayPart } from '../strip/tray-door';
 import { drawnParts, wholeParts } from './drawn-parts';
@@ -33,7 +34,7 @@ describe('a drawing follows its tray', () => {
   });
 
   test('once its kit is there, only what went in is in', () => {
-    const goesIn = { piece: 'new' as const, faces: null };
+    const goesIn = putIn({ piece: 'new', faces: null }, 1);
     const parts = tray.map((p) => ({ ...p, found: 'present' as const, goesIn: p.slotId === 'cup' ? goesIn : null }));
     const shown = states(record(parts, ['strip', 'kit']));
     expect([shown.cup, shown.piston, shown.boot]).toEqual(['in', 'out', 'out']);
@@ -51,7 +52,7 @@ describe('a drawing follows its tray', () => {
     const parts = tray.map((p) => ({
       ...p,
       found: 'absent' as const,
-      goesIn: p.slotId === 'boot' ? { piece: 'new' as const, faces: null } : null,
+      goesIn: p.slotId === 'boot' ? putIn({ piece: 'new', faces: null }, 1) : null,
     }));
     expect([states(record(parts)).boot, states(record(parts)).cup]).toEqual(['in', 'absent']);
   });

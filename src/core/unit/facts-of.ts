@@ -23,7 +23,7 @@ import { routeOf, type Stop, stationNow } from '../route/route';
 import type { BagItem } from '../store/article';
 import type { TrayWay } from '../strip/part-state';
 import { provingOf } from './proving';
-import type { UnitRecord } from './unit-record';
+import type { Unit, UnitRecord } from './unit-record';
 
 /** The readings of the bore as it is now; undefined when it was cut since, or never gauged. */
 export const currentGauging = (r: Pick<UnitRecord, 'unit' | 'gaugings'>): Gauging | undefined =>
@@ -55,7 +55,7 @@ export const factsOf = (r: UnitRecord): RouteFacts => {
     tray: r.tray,
     treatments: r.treatments,
     uncleared: drillingsOf(r.family, r.unit.geometry, r.tray)
-      .filter((d) => !r.treatments.some((t) => t.method === d.method && t.note === d.name))
+      .filter((d) => !r.treatments.some((t) => t.method === d.method && t.drilling === d.id))
       .map((d) => d.name),
     gauged: currentGauging(r) !== undefined,
     verdict: verdict === undefined ? null : { outcome: verdict.answer.outcome, toDo: verdict.answer.toDo.map((t) => t.text) },
@@ -123,9 +123,7 @@ export const trayWayOf = (r: Pick<UnitRecord, 'steps' | 'tray'>): TrayWay =>
   r.steps.some((s) => s.station === 'kit') || r.tray.some((p) => p.goesIn !== null) ? 'in' : 'out';
 
 /** What the rack shows of a unit, computed with every change. */
-export const summaryOf = (
-  r: UnitRecord,
-): { readonly station: string; readonly outcome: string | null; readonly targetDiaMm: number | null } => {
+export const summaryOf = (r: UnitRecord): Pick<Unit, 'station' | 'outcome' | 'targetDiaMm'> => {
   const verdict = currentVerdict(r) ?? r.verdicts.at(-1);
   return {
     station: stationNow(routeOfUnit(r)) ?? 'release',

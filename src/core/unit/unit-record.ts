@@ -10,6 +10,7 @@ import type { BorePass } from '../hone/bore-pass';
 import type { Identity } from '../identify/identity';
 import type { Approval } from '../judge/approval';
 import type { MarkRecord } from '../judge/mark-record';
+import type { BoreOutcome } from '../judge/outcome';
 import type { SavedVerdict } from '../judge/saved-verdict';
 import type { Underlay } from '../judge/underlay';
 import type { SetAside } from '../kit/set-aside';
@@ -25,7 +26,8 @@ import type { Treatment } from '../strip/treatment';
 import type { Photo } from './photo';
 import type { Timer } from './timer';
 
-export type Exit = 'released' | 'scrapped' | 'returned';
+export const EXITS = ['released', 'scrapped', 'returned'] as const;
+export type Exit = (typeof EXITS)[number];
 
 /** A unit itself. Times in ms since 1970, lengths in mm. */
 export type Unit = {
@@ -46,8 +48,9 @@ export type Unit = {
   readonly createdAt: number;
   readonly version: number;
   readonly changedAt: number;
-  readonly station: string;
-  readonly outcome: string | null;
+  /** Where it is, or how it left. */
+  readonly station: Station | Exit;
+  readonly outcome: BoreOutcome | null;
   readonly targetDiaMm: number | null;
   readonly boreChangedAt: number;
   readonly exit: Exit | null;

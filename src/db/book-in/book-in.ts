@@ -8,7 +8,7 @@ import type { Person } from '@/core/people/role';
 import { emptyTray } from '@/core/strip/tray';
 import { appendEvent, applyEdits, type Changed } from '../engine/change-unit';
 import type { Db } from '../engine/connection';
-import { put } from '../engine/event-payload';
+import { put } from '../engine/edit';
 import { customers, jobs, units } from '../tables';
 
 export type BookIn = {
@@ -73,7 +73,7 @@ export function bookIn(db: Db, person: Person, at: number, b: BookIn): Promise<C
       createdAt: at,
       version: 1,
       changedAt: at,
-      station: 'strip',
+      station: 'strip' as const,
       outcome: null,
       targetDiaMm: null,
       boreChangedAt: at,
@@ -85,7 +85,7 @@ export function bookIn(db: Db, person: Person, at: number, b: BookIn): Promise<C
     const step = {
       id: `${b.unitId}-book-in`,
       unitId: b.unitId,
-      station: 'book-in',
+      station: 'book-in' as const,
       at,
       personId: person.id,
       note: '',

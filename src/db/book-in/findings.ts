@@ -8,7 +8,7 @@ import type { Person } from '@/core/people/role';
 import { ok, type Result } from '@/core/result';
 import { type Change, type Changed, type ChangeError, changeUnit } from '../engine/change-unit';
 import type { Db, Reader } from '../engine/connection';
-import { drop, put } from '../engine/event-payload';
+import { drop, put } from '../engine/edit';
 import { prepared } from '../engine/prepared';
 import { causeModels, findings, jobs, units } from '../tables';
 

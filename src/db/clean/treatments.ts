@@ -3,7 +3,7 @@ import type { Treatment } from '@/core/strip/treatment';
 import { METHODS } from '@/core/strip/treatment';
 import { type Change, type Changed, type ChangeError, changeUnit } from '../engine/change-unit';
 import type { Db } from '../engine/connection';
-import { type Edit, put } from '../engine/event-payload';
+import { type Edit, put } from '../engine/edit';
 import { waitEdit } from '../unit/waits';
 
 export type NewTreatment = Omit<Treatment, 'id' | 'at' | 'personId'>;

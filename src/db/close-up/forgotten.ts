@@ -7,7 +7,7 @@ import type { TrayPart } from '@/core/strip/tray-door';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db } from '../engine/connection';
-import { drop, type Edit, put } from '../engine/event-payload';
+import { drop, type Edit, put } from '../engine/edit';
 import { lyingBehind } from '../strip/tray';
 
 /** A part found on the bench after it was said to be in: one of the tray, or one that was never on its list. */
@@ -49,7 +49,7 @@ export const takenOutEdits = (record: UnitRecord, tray: readonly TrayPart[], par
   const inside = parts.flatMap((part) => inTheWay(record.family, tray, part)).filter((p) => p.goesIn !== null);
   const out = [...new Set([...inside, ...parts])];
   return [
-    ...out.map((p) => put('parts', { ...p, goesIn: null, inAt: null, fastened: null, unitId })),
+    ...out.map((p) => put('parts', { ...p, goesIn: null, unitId })),
     ...reopenedByParts(record.family, out).map((s) => drop('steps', `${unitId}-${s}`)),
     ...record.signatures.map((s) => drop('signatures', s.id)),
   ];

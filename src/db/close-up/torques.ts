@@ -5,7 +5,7 @@ import { ok, type Result } from '@/core/result';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db, Reader } from '../engine/connection';
-import { put } from '../engine/event-payload';
+import { put } from '../engine/edit';
 import { torques } from '../tables';
 
 type Fitted = Pick<UnitRecord, 'unit' | 'job' | 'identity'>;

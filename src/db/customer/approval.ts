@@ -3,7 +3,7 @@ import { ok, type Result } from '@/core/result';
 import { currentVerdict } from '@/core/unit/facts-of';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db, Reader } from '../engine/connection';
-import { put } from '../engine/event-payload';
+import { put } from '../engine/edit';
 import { jobs, outbox, units } from '../tables';
 import { endOfWait, waitEdit } from '../unit/waits';
 import { send } from './outbox';

@@ -5,11 +5,14 @@ import { AFTER_LEAVING, type EventKind } from '@/core/unit/event-kind';
 import { summaryOf } from '@/core/unit/facts-of';
 import type { SaveError, Stale } from '@/core/unit/save-error';
 import type { Unit, UnitRecord } from '@/core/unit/unit-record';
+import { type Row, TRACKED, TRACKED_NAMES, type TrackedName } from '../records/registry';
+import { toUnit } from '../records/work';
 import { people, unitEvents, units } from '../tables';
 import type { Db, Tx } from './connection';
-import { type Edit, EventPayload, type Row, TRACKED, TRACKED_NAMES, type TrackedName } from './event-payload';
+import type { Edit } from './edit';
+import { changesIn, type EventPayload, type RowChange, rowChange } from './event-payload';
 import { isStill, type KeptUnit, keep, lastKnown, programmesSaved } from './kept-units';
-import { loadUnit, toUnit } from './load-unit';
+import { loadUnit } from './load-unit';
 import { recordAfter } from './record-after';
 
 /** Who changes which unit, and what it is called. The client makes `eventId`: a retry with the same one applies once. */
@@ -74,7 +77,7 @@ export async function changeUnit(
     const version = row.version + 1;
     const unit = { ...wanted, ...summaryOf({ ...after, unit: wanted }), version, changedAt: at };
     await tx.update(units).set(changedFields(before.unit, unit)).where(eq(units.id, change.unitId));
-    await appendEvent(tx, { ...change, at }, version, [...changes, { table: 'units', id: unit.id, before: before.unit, after: unit }]);
+    await appendEvent(tx, { ...change, at }, version, [...changes, ...unitChange(before.unit, unit)]);
     left = { record: { ...after, unit }, programmes: row.programmes };
     return ok({ unitId: change.unitId, version });
   });
@@ -83,13 +86,14 @@ export async function changeUnit(
   return result;
 }
 
+/** What of the unit itself changed; its version and time are the event's own. */
+const unitChange = (before: Unit, after: Unit): readonly RowChange[] =>
+  rowChange('units', after.id, before, { ...after, version: before.version, changedAt: before.changedAt });
+
 const changedFields = (before: Unit, after: Unit): Partial<Unit> =>
   Object.fromEntries(Object.entries(after).filter(([name, value]) => before[name as keyof Unit] !== value));
 
-/** One row as it was and as it became; the event's door checks it. */
-type RowChange = { readonly table: TrackedName; readonly id: string; readonly before: unknown; readonly after: unknown };
-
-/** Writes rows and says what each was before. Parents are put before children, and dropped after them. */
+/** Writes rows and says what that did to each. Parents are put before children, and dropped after them. */
 export async function applyEdits(tx: Tx, edits: readonly Edit[]): Promise<readonly RowChange[]> {
   const changes: RowChange[] = [];
   for (const name of TRACKED_NAMES) {
@@ -101,25 +105,26 @@ export async function applyEdits(tx: Tx, edits: readonly Edit[]): Promise<readon
       rows.map((r) => r.id),
     );
     await upsert(tx, name, rows);
-    for (const row of rows) changes.push({ table: name, id: row.id, before: before.get(row.id) ?? null, after: row });
+    for (const row of rows) changes.push(...rowChange(name, row.id, before.get(row.id), row));
   }
   for (const name of [...TRACKED_NAMES].reverse()) {
     const ids = edits.flatMap((e) => (e.table === name && 'drop' in e ? [e.drop] : []));
     if (ids.length === 0) continue;
     const before = await rowsById(tx, name, ids);
     await tx.delete(TRACKED[name]).where(inArray(TRACKED[name].id, ids));
-    for (const id of ids) changes.push({ table: name, id, before: before.get(id) ?? null, after: null });
+    for (const id of ids) changes.push(...rowChange(name, id, before.get(id), undefined));
   }
   return changes;
 }
 
-const rowsById = async (tx: Tx, name: TrackedName, ids: readonly string[]): Promise<ReadonlyMap<string, Row<TrackedName>>> => {
-  const table = TRACKED[name];
-  const rows = (await tx
+/** Rows of one table as they are now, by id. */
+export const rowsById = async <T extends TrackedName>(tx: Tx, name: T, ids: readonly string[]): Promise<ReadonlyMap<string, Row<T>>> => {
+  const table = TRACKED[name] as (typeof TRACKED)[TrackedName];
+  const rows = await tx
     .select()
     .from(table)
-    .where(inArray(table.id, [...ids]))) as readonly Row<TrackedName>[];
-  return new Map(rows.map((r) => [r.id, r]));
+    .where(inArray(table.id, [...ids]));
+  return new Map(rows.map((r) => [r.id, r as Row<T>]));
 };
 
 const upsert = async (tx: Tx, name: TrackedName, rows: readonly Row<TrackedName>[]): Promise<void> => {
@@ -139,7 +144,7 @@ const upsert = async (tx: Tx, name: TrackedName, rows: readonly Row<TrackedName>
 const snake = (name: string): string => name.replace(/([a-z0-9])([A-Z])/g, '$1_$2').toLowerCase();
 
 export async function appendEvent(tx: Tx, change: Omit<Change, 'version'>, version: number, changes: readonly RowChange[]): Promise<void> {
-  const payload = EventPayload.parse({ version: 1, changes });
+  const payload: EventPayload = { version: 2, changes };
   await tx.insert(unitEvents).values({
     id: change.eventId,
     unitId: change.unitId,
@@ -161,7 +166,7 @@ const staleness = async (tx: Tx, change: Change, yours: number, theirs: number):
     .innerJoin(people, eq(unitEvents.personId, people.id))
     .where(and(eq(unitEvents.unitId, change.unitId), gt(unitEvents.version, yours)))
     .orderBy(asc(unitEvents.version));
-  const touched = new Set(rows.flatMap((r) => EventPayload.parse(r.payload).changes.map((c) => c.id)));
+  const touched = new Set(rows.flatMap((r) => changesIn(r.payload).map((c) => c.id)));
   if (yours < theirs && change.restsOn !== undefined && !change.restsOn.some((id) => touched.has(id))) return undefined;
   const since = rows.map(({ by, at, kind, note }) => ({ by, at, what: kind as EventKind, note }));
   return { code: 'stale', yours: { version: yours, what: change.kind }, theirs: { version: theirs, since } };

@@ -7,7 +7,8 @@ import * as tables from '../tables';
 import * as relations from './relations';
 import { queueWrites } from './writer';
 
-const schema = { ...tables, ...relations };
+const { hangingRelations, ...named } = relations;
+const schema = { ...tables, ...named };
 
 export type Db = LibSQLDatabase<typeof schema>;
 /** A transaction, or the database itself: whatever can be asked. */
@@ -31,7 +32,7 @@ export async function openDb(url = databaseUrl()): Promise<Db> {
   if (isFile) mkdirSync(dirname(url.slice('file:'.length)), { recursive: true });
   const client = createClient({ url, authToken: process.env.DATABASE_AUTH_TOKEN, timeout: BUSY_TIMEOUT_MS });
   if (isFile) await client.execute('PRAGMA journal_mode = WAL');
-  return drizzle(queueWrites(client), { schema, casing: 'snake_case' });
+  return drizzle(queueWrites(client), { schema: { ...schema, ...(hangingRelations as object) }, casing: 'snake_case' });
 }
 
 export const migrateDb = (db: Db, folder = join(process.cwd(), 'src/db/engine/migrations')): Promise<void> =>

@@ -4,7 +4,7 @@ import { ok, type Result } from '@/core/result';
 import { finishBody } from '@/core/unit/finish-body';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db } from '../engine/connection';
-import { put } from '../engine/event-payload';
+import { put } from '../engine/edit';
 import { benchEdit } from '../unit/bench';
 import { endOfWait, waitEdit } from '../unit/waits';
 import { finishWaitId } from './finish-wait';

@@ -10,7 +10,7 @@ import { sayWhyNot, whyNotDone } from '@/core/route/why-not';
 import { factsOf, routeOfUnit } from '@/core/unit/facts-of';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db, Reader } from '../engine/connection';
-import { put } from '../engine/event-payload';
+import { put } from '../engine/edit';
 import { keptBy } from '../engine/kept';
 import { prepared } from '../engine/prepared';
 import { honePasses } from '../tables';

@@ -4,7 +4,7 @@ import { sayFitment } from '@/core/identify/fitment';
 import { ok, type Result } from '@/core/result';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db } from '../engine/connection';
-import { put } from '../engine/event-payload';
+import { put } from '../engine/edit';
 import { fitments } from '../tables';
 import { toFitment } from './fitments';
 

@@ -15,9 +15,9 @@ import { currentGauging, currentVerdict, routeOfUnit } from '@/core/unit/facts-o
 import { judgeInputOf } from '@/core/unit/judge-input';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db, Tx } from '../engine/connection';
-import { drop, put } from '../engine/event-payload';
-import { toVerdict } from '../engine/load-unit';
+import { drop, put } from '../engine/edit';
 import { instruments } from '../gauge/instruments';
+import { toVerdict } from '../records/judge';
 import { rulesInForce } from '../rules/rules';
 import { verdicts } from '../tables';
 import { signOffEdits } from '../unit/sign-off';

@@ -4,7 +4,7 @@ import { ok, type Result } from '@/core/result';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit } from '../engine/change-unit';
 import type { Db, Reader } from '../engine/connection';
-import { put } from '../engine/event-payload';
+import { put } from '../engine/edit';
 import { makersLimits } from '../tables';
 
 /** The maker's limit that holds for a unit: its own, else the one of its fitment (family, machine and place); null where there is none. */

@@ -2,7 +2,7 @@ import type { FixedPoint } from '@/core/judge/underlay';
 import { ok, type Result } from '@/core/result';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db } from '../engine/connection';
-import { drop, put } from '../engine/event-payload';
+import { drop, put } from '../engine/edit';
 
 /** Lays a photo of the unit under its bore map, in place of any that lies there; null takes it away. */
 export const layPhoto = (

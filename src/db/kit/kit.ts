@@ -7,11 +7,12 @@ import type { SetAside } from '@/core/kit/set-aside';
 import { ok, type Result } from '@/core/result';
 import { type BagItem, lotsFor } from '@/core/store/article';
 import type { BagFinding } from '@/core/store/bag-finding';
+import type { TrayPart } from '@/core/strip/tray-door';
 import { spareIn } from '@/core/unit/facts-of';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db, Tx } from '../engine/connection';
-import { drop, type Edit, put } from '../engine/event-payload';
+import { drop, type Edit, put } from '../engine/edit';
 import { lotsOf, toArticle } from '../store/catalogue';
 import { lotFor } from '../store/stock';
 import { articles } from '../tables';
@@ -75,7 +76,8 @@ export const putBack = (db: Db, change: Change, bagId: string): Promise<Result<C
   changeUnit(db, change, (record) => {
     const bag = record.setAside.find((s) => s.id === bagId);
     if (bag === undefined) return refused('That is not set aside for this unit.');
-    if (record.tray.some((p) => p.goesIn?.piece === 'new')) return refused('Parts of it are in the unit already.');
+    const fromIt = (p: TrayPart): boolean => p.goesIn?.piece === 'new' && (p.goesIn.from === null || p.goesIn.from.bagId === bagId);
+    if (record.tray.some(fromIt)) return refused('Parts of it are in the unit already.');
     if (bag.kept.length > 0) return refused('Parts of it were kept for the store already.');
     if (bag.spoilt.length > 0) return refused('Parts of it were spoilt: it is no whole bag any more.');
     return ok([drop('bags', bagId), drop('stockMoves', bagId), drop('steps', `${record.unit.id}-kit`)]);

@@ -14,7 +14,7 @@ import { keptBarOf, stepsFor } from '@/core/unit/proving';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db, Reader } from '../engine/connection';
-import { type Edit, put } from '../engine/event-payload';
+import { type Edit, put } from '../engine/edit';
 import { prepared } from '../engine/prepared';
 import { rulesInForce } from '../rules/rules';
 import { people, runPieces, runs } from '../tables';
@@ -45,6 +45,8 @@ const runRow = (record: UnitRecord, change: Change, at: number, s: RunStart & { 
   id: s.runId,
   unitId: record.unit.id,
   rig: '',
+  readToBar: null,
+  readToMl: null,
   personId: change.person.id,
   startedAt: at,
   endedAt: null,
@@ -109,9 +111,10 @@ export const storeRun = async (
       );
     const short = fallsShort(step.value, r.samples, analysis);
     if (short !== undefined) return refused(short);
-    const row = runRow(record, change, at, { ...r, step: step.value });
-    const rig = `read to ${r.readTo.bar} bar`;
-    return ok([ended(row, at, { runId: r.runId, rig, state: 'finished', because: '', step: step.value, samples: r.samples, analysis })]);
+    const row = { ...runRow(record, change, at, { ...r, step: step.value }), readToBar: r.readTo.bar, readToMl: r.readTo.ml };
+    return ok([
+      ended(row, at, { runId: r.runId, rig: '', state: 'finished', because: '', step: step.value, samples: r.samples, analysis }),
+    ]);
   });
 };
 

@@ -8,7 +8,8 @@ import { whyNotNow } from '@/core/route/route';
 import { routeOfUnit } from '@/core/unit/facts-of';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db, Reader } from '../engine/connection';
-import { put } from '../engine/event-payload';
+import { put } from '../engine/edit';
+import { rulesInForce } from '../rules/rules';
 import { certificates, people } from '../tables';
 import { signOffEdits } from '../unit/sign-off';
 
@@ -56,7 +57,7 @@ export const release = (db: Db, change: Change): Promise<Result<Changed, ChangeE
       .where(eq(certificates.unitId, record.unit.id));
     const names = new Map((await tx.select({ id: people.id, name: people.name }).from(people)).map((p) => [p.id, p.name]));
     const number = (last?.number ?? 0) + 1;
-    const statement = stateRelease(record, { number, at, nameOf: (id) => names.get(id) ?? id });
+    const statement = stateRelease(record, { number, at, nameOf: (id) => names.get(id) ?? id, rules: (await rulesInForce(tx)).rules });
     const previousHash = last?.hash ?? '';
     const hash = createHash('sha256').update(hashedText(previousHash, statement)).digest('hex');
     return ok([

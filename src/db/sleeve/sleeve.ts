@@ -6,7 +6,7 @@ import { factsOf, routeOfUnit } from '@/core/unit/facts-of';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db } from '../engine/connection';
-import { put } from '../engine/event-payload';
+import { put } from '../engine/edit';
 import { rulesInForce } from '../rules/rules';
 import { boreChangedEdits, signOffEdits } from '../unit/sign-off';
 import { endOfWait, waitEdit } from '../unit/waits';

@@ -5,7 +5,7 @@ import { guideFor } from '@/core/strip/guide';
 import { routeOfUnit } from '@/core/unit/facts-of';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db } from '../engine/connection';
-import { drop, put } from '../engine/event-payload';
+import { drop, put } from '../engine/edit';
 
 /** What is said of a step of the strip guide: done, done and the unit had no such part, or not done after all; with its note and what was measured. */
 export type StepNews = {

@@ -1,9 +1,10 @@
-import { expiredPiece } from '@/core/close-up/piece';
+import { expiredPiece, fromWhere } from '@/core/close-up/piece';
 import { sideOf, wrongSide } from '@/core/close-up/side';
 import { isFastener, neverReused, PART_KINDS, type PartKind } from '@/core/family/part-kind';
 import { ok, type Result } from '@/core/result';
 import { whyNotNow } from '@/core/route/route';
 import { curing, rinseFaults, sayWhyNot, touchFaults, unopened } from '@/core/route/why-not';
+import { type PartNews, sayNewsFault, withNews } from '@/core/strip/part-news';
 import { isForeign } from '@/core/strip/part-state';
 import { bareRow } from '@/core/strip/tray';
 import type { TrayPart } from '@/core/strip/tray-door';
@@ -11,12 +12,7 @@ import { factsOf, routeOfUnit } from '@/core/unit/facts-of';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db } from '../engine/connection';
-import { drop, type Edit, put } from '../engine/event-payload';
-
-/** What a person may say about a part: what came out at strip, or what went in at close-up. */
-export type PartNews = Partial<
-  Pick<TrayPart, 'kind' | 'found' | 'condition' | 'faces' | 'dims' | 'checks' | 'note' | 'fate' | 'goesIn' | 'fastened'>
->;
+import { drop, type Edit, put } from '../engine/edit';
 
 /** Records one part of the tray. The diameter of a piston is the unit's piston diameter: the limit rests on it. */
 export const recordPart = (db: Db, change: Change, partId: string, news: PartNews): Promise<Result<Changed, ChangeError>> =>
@@ -31,8 +27,9 @@ export const recordPart = (db: Db, change: Change, partId: string, news: PartNew
     ];
     if (objections.length > 0) return refused(...objections);
     if (news.fastened != null && !isFastener(part.kind)) return refused(`The ${part.name} is not tightened.`);
-    const inAt = !('goesIn' in news) ? {} : news.goesIn == null ? { inAt: null, fastened: null } : { inAt: at };
-    const edits: Edit[] = [put('parts', { ...part, ...news, ...inAt, unitId: record.unit.id })];
+    const told = withNews(part, news, at, news.goesIn?.piece === 'new' ? fromWhere(record, part) : null);
+    if (typeof told === 'string') return refused(sayNewsFault(told, part.name));
+    const edits: Edit[] = [put('parts', { ...told, unitId: record.unit.id })];
     const diaMm = PART_KINDS[part.kind].carries === 'piston' ? news.dims?.diaMm : undefined;
     if (typeof diaMm === 'number') {
       const pistons = record.tray
@@ -99,7 +96,7 @@ const kindObjections = (record: UnitRecord, part: TrayPart, kind: PartKind | und
 };
 
 /** Why this piece may not go in now, or not this way round: everything at once. */
-const goingInObjections = (record: UnitRecord, part: TrayPart, goesIn: NonNullable<TrayPart['goesIn']>, at: number): readonly string[] => {
+const goingInObjections = (record: UnitRecord, part: TrayPart, goesIn: NonNullable<PartNews['goesIn']>, at: number): readonly string[] => {
   const facts = factsOf(record);
   const rubber = PART_KINDS[part.kind].stuff === 'rubber';
   const wrong = wrongSide(sideOf(record.family, record.tray, part), part, goesIn.faces);

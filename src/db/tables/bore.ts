@@ -2,6 +2,7 @@ import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core
 import { UNIT_KINDS } from '@/core/family/family-name';
 import { MATERIALS } from '@/core/family/material';
 import { DRIVE_NAMES, TOOL_NAMES } from '@/core/hone/drive';
+import { BORE_OUTCOMES } from '@/core/judge/outcome';
 import { flag, id, time } from './columns';
 import { ofUnit, photos, units } from './units';
 
@@ -105,7 +106,7 @@ export const verdicts = sqliteTable(
       .references(() => ruleSets.id),
     at: time().notNull(),
     personId: text().notNull(),
-    outcome: text().notNull(),
+    outcome: text({ enum: BORE_OUTCOMES }).notNull(),
     input: text({ mode: 'json' }).notNull(),
     answer: text({ mode: 'json' }).notNull(),
     /** What a lead decided against it, with the reason. */

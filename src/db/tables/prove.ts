@@ -10,6 +10,9 @@ export const runs = sqliteTable(
     id: id(),
     unitId: ofUnit(),
     rig: text().notNull(),
+    /** How finely it was read, where a person or a logger read it: half a division of the dial, bar; ml. */
+    readToBar: real(),
+    readToMl: real(),
     personId: text().notNull(),
     startedAt: time().notNull(),
     endedAt: time(),

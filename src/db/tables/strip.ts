@@ -23,8 +23,6 @@ export const parts = sqliteTable(
     note: text().notNull(),
     fate: text({ enum: ['refitted', 'replaced', 'binned'] }),
     goesIn: text({ mode: 'json' }),
-    inAt: time(),
-    fastened: text({ mode: 'json' }),
   },
   (t) => [index('parts_unit').on(t.unitId)],
 );
@@ -58,6 +56,8 @@ export const treatments = sqliteTable(
     minutes: real(),
     result: text({ enum: TREATMENT_RESULTS }).notNull(),
     note: text().notNull(),
+    /** Which drilling was cleared: a port of the bore or a part of the tray, by its id. */
+    drilling: text(),
   },
   (t) => [index('treatments_unit').on(t.unitId)],
 );

@@ -1,7 +1,10 @@
 import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import { UNIT_KINDS } from '@/core/family/family-name';
 import { MATERIALS } from '@/core/family/material';
+import { BORE_OUTCOMES } from '@/core/judge/outcome';
+import { STATIONS } from '@/core/station';
 import { PHOTO_KINDS } from '@/core/unit/photo';
+import { EXITS } from '@/core/unit/unit-record';
 import { id, time } from './columns';
 import { people } from './people';
 
@@ -58,12 +61,12 @@ export const units = sqliteTable(
     /** Time of the unit's last event. */
     changedAt: time().notNull(),
     /** Computed from the records with every change, for the rack: the station it is at, or how it left. */
-    station: text().notNull(),
-    outcome: text(),
+    station: text({ enum: [...STATIONS, ...EXITS] }).notNull(),
+    outcome: text({ enum: BORE_OUTCOMES }),
     targetDiaMm: real(),
     /** When the bore was last cut or sleeved: readings and verdicts from before count no more. */
     boreChangedAt: time().notNull(),
-    exit: text({ enum: ['released', 'scrapped', 'returned'] }),
+    exit: text({ enum: EXITS }),
     exitAt: time(),
     /** The life before, of one that came back: another row of this table. */
     comesBackFrom: text(),
@@ -108,7 +111,7 @@ export const steps = sqliteTable(
   {
     id: id(),
     unitId: ofUnit(),
-    station: text().notNull(),
+    station: text({ enum: STATIONS }).notNull(),
     at: time().notNull(),
     personId: text().notNull(),
     note: text().notNull(),

@@ -12,7 +12,7 @@ import { factsOf, routeOfUnit } from '@/core/unit/facts-of';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db } from '../engine/connection';
-import { type Edit, put } from '../engine/event-payload';
+import { type Edit, put } from '../engine/edit';
 import { rulesInForce } from '../rules/rules';
 
 /** What is noted as it was seen; what is computed from it is not sent but worked out here. */

@@ -8,7 +8,7 @@ import type { Photo, PhotoSubject } from '@/core/unit/photo';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import { type Db, dataFolder, type Reader } from '../engine/connection';
-import { put } from '../engine/event-payload';
+import { put } from '../engine/edit';
 import { photos } from '../tables';
 
 /** Longest sides that are kept, pixels: the picture, and its small form for lists. */

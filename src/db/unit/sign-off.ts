@@ -8,7 +8,7 @@ import { factsOf, routeOfUnit } from '@/core/unit/facts-of';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db } from '../engine/connection';
-import { drop, type Edit, put } from '../engine/event-payload';
+import { drop, type Edit, put } from '../engine/edit';
 
 export type SignOff = {
   readonly station: Station;
@@ -73,9 +73,7 @@ export const reopenEdits = (record: UnitRecord, station: Station): Result<readon
   const fallen = STATIONS.slice(STATIONS.indexOf(station)).map((s) => drop('steps', `${record.unit.id}-${s}`));
   return ok([
     ...fallen,
-    ...record.tray.flatMap((p) =>
-      apart && p.goesIn !== null ? [put('parts', { ...p, goesIn: null, inAt: null, fastened: null, unitId: record.unit.id })] : [],
-    ),
+    ...record.tray.flatMap((p) => (apart && p.goesIn !== null ? [put('parts', { ...p, goesIn: null, unitId: record.unit.id })] : [])),
     ...record.signatures.map((s) => drop('signatures', s.id)),
     put('units', { ...record.unit, exit: null, exitAt: null }),
   ]);

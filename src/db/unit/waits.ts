@@ -3,7 +3,7 @@ import { benchOf } from '@/core/bench/bench-record';
 import { ok, type Result } from '@/core/result';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db, Reader } from '../engine/connection';
-import { type Edit, put } from '../engine/event-payload';
+import { type Edit, put } from '../engine/edit';
 import { prepared } from '../engine/prepared';
 import { finishWaitId } from '../finish/finish-wait';
 import { people, timers, units } from '../tables';

@@ -34,8 +34,8 @@ export function Clean({
   readonly open: boolean;
 }) {
   const { save, saving, acceptTheirs } = useSave(treat, target, 'adds');
-  const done = (method: MethodName, note = ''): void =>
-    void save({ method, state: null, pressureBar: null, minutes: null, result: 'done', note });
+  const done = (method: MethodName, drilling: string | null = null, note = ''): void =>
+    void save({ method, state: null, pressureBar: null, minutes: null, result: 'done', note, drilling });
   const petroleum = toRinse(treatments);
   const cleanings = treatments.filter((t) => METHODS[t.method].for === 'cleaning');
   const looked = lookedAgain(treatments);
@@ -64,7 +64,9 @@ export function Clean({
             }
             label="Looked at again"
             open={open && cleanings.length > 0}
-            onSign={() => done('looked-again')}
+            onSign={() =>
+              void save({ method: 'looked-again', state: null, pressureBar: null, minutes: null, result: 'done', note: '', drilling: null })
+            }
           />
         )}
       </section>
@@ -105,16 +107,21 @@ export function Clean({
           <h3 className="head mb-1">Seen open, light through each</h3>
           <ul className="border border-line bg-sheet">
             {drillings.map((d) => {
-              const cleared = cleanings.find((t) => t.method === d.method && t.note === d.name);
+              const cleared = cleanings.find((t) => t.method === d.method && t.drilling === d.id);
               return (
-                <li key={d.name} className="flex items-center gap-3 border-b border-hair p-2 last:border-b-0">
+                <li key={d.id} className="flex items-center gap-3 border-b border-hair p-2 last:border-b-0">
                   <span className="min-w-0 flex-1">
                     <b>{d.name}</b>, ⌀ {sayLength(d.diaMm, units)} {units.length}: wire of <b>{d.wireMm.toFixed(2)} mm</b>, soft, pushed
                     through and not turned
                   </span>
                   {cleared === undefined ? (
                     open && (
-                      <button type="button" className="btn-quiet" aria-label={`Cleared: ${d.name}`} onClick={() => done(d.method, d.name)}>
+                      <button
+                        type="button"
+                        className="btn-quiet"
+                        aria-label={`Cleared: ${d.name}`}
+                        onClick={() => done(d.method, d.id, d.name)}
+                      >
                         Cleared
                       </button>
                     )
@@ -196,7 +203,9 @@ export function LookedAgain({ target, treat }: { readonly target: UnitTarget; re
         text="Dirt looks like pits: look at the clean bore again, with a light, before it is judged."
         label="Looked at again"
         open
-        onSign={() => void save({ method: 'looked-again', state: null, pressureBar: null, minutes: null, result: 'done', note: '' })}
+        onSign={() =>
+          void save({ method: 'looked-again', state: null, pressureBar: null, minutes: null, result: 'done', note: '', drilling: null })
+        }
       />
       <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
     </div>

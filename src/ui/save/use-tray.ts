@@ -1,19 +1,21 @@
 'use client';
 
 import { startTransition, useOptimistic } from 'react';
+import { type PartNews, withNews } from '@/core/strip/part-news';
 import type { TrayPart } from '@/core/strip/tray-door';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { useSave } from './use-save';
 
-type News = Partial<TrayPart>;
-
 /** The tray with what was just entered already on it; that stays while it is on its way, and goes back if it is refused. */
 export function useTray(saved: readonly TrayPart[], recordPart: SaveAction, target: UnitTarget) {
   const { save, saving, acceptTheirs } = useSave(recordPart, target);
-  const [tray, expect] = useOptimistic(saved, (parts: readonly TrayPart[], entry: { readonly partId: string; readonly news: News }) =>
-    parts.map((p) => (p.id === entry.partId ? { ...p, ...entry.news } : p)),
+  const [tray, expect] = useOptimistic(saved, (parts: readonly TrayPart[], entry: { readonly partId: string; readonly news: PartNews }) =>
+    parts.map((p) => {
+      const told = p.id === entry.partId ? withNews(p, entry.news, Date.now(), null) : p;
+      return typeof told === 'string' ? p : told;
+    }),
   );
-  const tell = (part: TrayPart, news: News): void =>
+  const tell = (part: TrayPart, news: PartNews): void =>
     startTransition(async () => {
       expect({ partId: part.id, news });
       await save({ partId: part.id, news });
