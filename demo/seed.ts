@@ -6,7 +6,6 @@ import { suggestDepths } from '@/core/gauge/suggest-grid';
 import type { Person } from '@/core/people/role';
 import type { Step } from '@/core/prove/programme/step';
 import { usualSteps } from '@/core/prove/programme/usual';
-import { STANDARD_RULES } from '@/core/rules/rule-set';
 import { STATIONS } from '@/core/station';
 import { tagOf, type UnitRecord } from '@/core/unit/unit-record';
 import { bookIn } from '@/db/book-in/book-in';
@@ -16,6 +15,7 @@ import { addInstrument, checkRing, newToken } from '@/db/gauge/instruments';
 import { addPerson } from '@/db/people/people';
 import { saveProgramme } from '@/db/prove/save-programme';
 import { leftSince } from '@/db/rack/rack';
+import { deliverRules } from '@/db/rules/deliver';
 import { addPhoto } from '@/db/unit/photos';
 import { startWait } from '@/db/unit/waits';
 import type { TrueBore } from '../devices/gauge/bore';
@@ -29,7 +29,7 @@ import { PEOPLE } from './people';
 import { drawPhoto } from './photo';
 import { type Random, seeded } from './random';
 import { STORIES, type Story, type Trouble } from './scenario';
-import { insertArticle, insertFitment, insertRuleSet } from './shop-setup';
+import { insertArticle, insertFitment } from './shop-setup';
 import { sundries } from './sundries';
 import { VARIANTS } from './variants';
 import { Work, withValve } from './work';
@@ -48,12 +48,9 @@ type TrueGauge = { readonly bore: TrueBore; readonly depthsMm: readonly number[]
 export async function seedDemo(db: Db, now: number, stories: readonly Story[] = STORIES): Promise<Truths> {
   const random = seeded(412);
   for (const person of PEOPLE) await addPerson(db, person, now - 400 * 24 * HOUR_MS);
-  await insertRuleSet(db, {
-    version: 1,
-    at: now - 400 * 24 * HOUR_MS,
+  await deliverRules(db, now - 400 * 24 * HOUR_MS, {
     personId: 'maren-oreland',
     note: 'The standard rules, as the shop started with them.',
-    rules: STANDARD_RULES,
   });
   for (const [i, variant] of VARIANTS.entries())
     await saveVariant(db, PEOPLE[2] as Person, now - 300 * 24 * HOUR_MS, { id: `variant-${i + 1}`, replaces: null, variant });

@@ -1,8 +1,7 @@
 import type { Fitment } from '@/core/identify/fitment';
-import type { Rules } from '@/core/rules/rule-set';
 import type { Article } from '@/core/store/article';
 import type { Db } from '@/db/engine/connection';
-import { articles, fitments, lots, ruleSets, stockMoves } from '@/db/tables';
+import { articles, fitments, lots, stockMoves } from '@/db/tables';
 
 export type NewLot = {
   readonly code: string;
@@ -31,12 +30,4 @@ export async function insertArticle(db: Db, article: NewArticle, stock: readonly
 
 export const insertFitment = async (db: Db, fitment: Fitment, at: number): Promise<void> => {
   await db.insert(fitments).values({ ...fitment, changedAt: at });
-};
-
-/** Adds a version of the shop's rules; the newest is in force. */
-export const insertRuleSet = async (
-  db: Db,
-  set: { readonly version: number; readonly at: number; readonly personId: string; readonly note: string; readonly rules: Rules },
-): Promise<void> => {
-  await db.insert(ruleSets).values({ id: `rules-${set.version}`, schools: {}, ...set });
 };

@@ -5,6 +5,8 @@ export async function register(): Promise<void> {
   const { breakLostRuns } = await import('./db/prove/prove');
   const db = await theDb();
   await migrateDb(db);
+  const { deliverRules } = await import('./db/rules/deliver');
+  await deliverRules(db, Date.now());
   await breakLostRuns(db, Date.now());
   const { sweepPhotos } = await import('./db/unit/photos');
   await sweepPhotos();

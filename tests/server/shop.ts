@@ -3,7 +3,6 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll } from 'vitest';
 import type { Person } from '@/core/people/role';
-import { STANDARD_RULES } from '@/core/rules/rule-set';
 import type { EventKind } from '@/core/unit/event-kind';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { type BookIn, bookIn } from '@/db/book-in/book-in';
@@ -11,9 +10,10 @@ import type { Change } from '@/db/engine/change-unit';
 import { type Db, migrateDb, theDb } from '@/db/engine/connection';
 import { loadUnit } from '@/db/engine/load-unit';
 import { addPerson } from '@/db/people/people';
+import { deliverRules } from '@/db/rules/deliver';
 import { asArticle, KITS } from '../../demo/kits';
 import { seeded } from '../../demo/random';
-import { insertArticle, insertRuleSet } from '../../demo/shop-setup';
+import { insertArticle } from '../../demo/shop-setup';
 import { Work } from '../../demo/work';
 import { SOUND } from '../../devices/rig/chamber';
 
@@ -42,7 +42,7 @@ export async function openShop(): Promise<Shop> {
   const db = await theDb();
   await migrateDb(db);
   for (const person of Object.values(PEOPLE)) await addPerson(db, { ...person, pin: PINS[person.id] as string }, START);
-  await insertRuleSet(db, { version: 1, at: START, personId: PEOPLE.owner.id, note: 'as it starts', rules: STANDARD_RULES });
+  await deliverRules(db, START);
   // Enough of the kits that most of the units here take.
   for (const kit of KITS) {
     const [article, lots] = asArticle(['K-131', 'K-118'].includes(kit.number) ? { ...kit, stock: 60 } : kit, START);
