@@ -14,7 +14,7 @@ import { currentVariants, type SavedVariant, saveVariant } from '@/db/family/var
 import { addInstrument, checkRing, newToken } from '@/db/gauge/instruments';
 import { addPerson } from '@/db/people/people';
 import { saveProgramme } from '@/db/prove/save-programme';
-import { leftSince } from '@/db/rack/rack';
+import { leftUnits } from '@/db/rack/rack';
 import { deliverRules } from '@/db/rules/deliver';
 import { addPhoto } from '@/db/unit/photos';
 import { startWait } from '@/db/unit/waits';
@@ -170,7 +170,7 @@ const live = async (
 
 /** The last unit of a family that left for the same place of the same machine. */
 const lifeBefore = async (db: Db, story: Story): Promise<string> => {
-  const left = await leftSince(db, 0);
+  const { units: left } = await leftUnits(db, null, 1000);
   const found = left.find((u) => u.family === story.family && u.machine === story.machine && u.position === story.position);
   if (found === undefined) throw new Error(`nothing left before for ${story.machine}, ${story.position}`);
   return found.id;

@@ -5,7 +5,7 @@ import { photos } from '@/db/tables';
 
 /** Hangs two hundred photos on a unit at Strip. @returns its tag */
 export async function withManyPhotos(db: Db): Promise<string> {
-  const unit = (await onTheRack(db)).filter((t) => t.station === 'strip').at(-1);
+  const unit = (await onTheRack(db)).units.filter((t) => t.station === 'strip').at(-1);
   if (unit === undefined) throw new Error('no unit at Strip');
   const row = {
     unitId: unit.id,

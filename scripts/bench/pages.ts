@@ -17,7 +17,7 @@ const [OURS, EMPTY] = [4711, 4712];
 /** Server time of the main pages at demo size beside an empty dynamic Next page, asked in turn. */
 export async function pageLines(db: Db): Promise<readonly Line[]> {
   const cookie = await sessionCookie();
-  const trays = await onTheRack(db);
+  const { units: trays } = await onTheRack(db);
   const tagAt = (station: string): string => tagOf(trays.find((t) => t.station === station) ?? (trays[0] as (typeof trays)[number]));
   const pages = {
     rack: '/',

@@ -6,4 +6,5 @@ export * from './tables/kit';
 export * from './tables/people';
 export * from './tables/prove';
 export * from './tables/strip';
+export * from './tables/tallies';
 export * from './tables/units';

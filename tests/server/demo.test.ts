@@ -26,7 +26,7 @@ describe('the demo shop', () => {
   }, 180_000);
 
   test('has units over all stations, released ones with full histories, and a store of kits', async () => {
-    const rack = await onTheRack(db);
+    const { units: rack } = await onTheRack(db);
     const all = await db.select().from(units);
     expect(all.length).toBeGreaterThanOrEqual(24);
     const stations = new Set(rack.map((t) => t.station));
@@ -50,7 +50,7 @@ describe('the demo shop', () => {
 
   test('is all in the past, but for its promises; nothing has been judged against an impossible bore', async () => {
     for (const event of await db.select({ at: unitEvents.at }).from(unitEvents)) expect(event.at).toBeLessThanOrEqual(START);
-    const outcomes = new Set((await onTheRack(db)).flatMap((t) => (t.outcome === null ? [] : [t.outcome])));
+    const outcomes = new Set((await onTheRack(db)).units.flatMap((t) => (t.outcome === null ? [] : [t.outcome])));
     expect([...outcomes].sort()).toEqual(['hone', 'polish', 'reuse', 'sleeve']);
   });
 

@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, test } from 'vitest';
 import { METRIC } from '@/core/quantity/units';
-import { lifeOf, tallyComebacks } from '@/core/unit/lives';
+import { lifeOf } from '@/core/unit/lives';
 import { tagOf } from '@/core/unit/unit-record';
 import { comebacks, firstLife, otherLives } from '@/db/unit/lives';
 import { openShop, type Shop } from './shop';
@@ -52,8 +52,9 @@ test('both lives know each other, stand side by side, and are counted by kit, by
   expect(lifeOf(second, METRIC)).toMatchObject({ kits: null, bore: null, hold: null });
   await shop.worker(secondId).itWas('cup-leaks');
   const all = await comebacks(shop.db);
-  expect(all.map((c) => [c.first.unit.id, c.second.unit.id, c.rules])).toEqual([[first, secondId, 'version 1']]);
-  const counts = Object.fromEntries(tallyComebacks(all).map((t) => [t.name, t.counts]));
+  expect([all.inAll, all.newest]).toEqual([1, [tagOf(second.unit)]]);
+  const counts = Object.fromEntries(all.tallies.map((t) => [t.name, t.counts]));
+  expect(counts['By kit and lot']).toEqual([[life.kits, 1]]);
   expect(counts['By how the bore was saved']).toEqual([['reuse', 1]]);
   expect(counts['By rules in force']).toEqual([['version 1', 1]]);
   expect(counts['By what was found']).toEqual([[expect.stringMatching(/./), 1]]);

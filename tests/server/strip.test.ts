@@ -8,7 +8,7 @@ import { whyNotDone } from '@/core/route/why-not';
 import { guideFor } from '@/core/strip/guide';
 import { factsOf, routeOfUnit } from '@/core/unit/facts-of';
 import type { SaveError } from '@/core/unit/save-error';
-import { causeModel, find, finishedCases, saveCauseModel } from '@/db/book-in/findings';
+import { causeModel, find, finishedUnits, saveCauseModel } from '@/db/book-in/findings';
 import { type NewTreatment, treat } from '@/db/clean/treatments';
 import { currentVariants, saveVariant, variantById } from '@/db/family/variants';
 import { tellStep } from '@/db/strip/guide';
@@ -248,11 +248,11 @@ describe('causes', () => {
     const say = async (answer: 'yes' | 'no' | null) =>
       find(shop.db, await shop.change(unitId, 'found'), { about: 'cause', name: 'air', answer });
     await say('yes');
-    expect(await finishedCases(shop.db)).toEqual([]);
+    expect(await finishedUnits(shop.db)).toMatchObject({ units: 0, behind: { air: 0 }, heard: { 'air spongy': 0 } });
     await leave(shop.db, await shop.change(unitId, 'exited', PEOPLE.lead), 'returned');
-    expect(await finishedCases(shop.db)).toEqual([{ complaints: ['spongy'], causes: ['air'] }]);
+    expect(await finishedUnits(shop.db)).toMatchObject({ units: 1, behind: { air: 1 }, heard: { 'air spongy': 1 } });
     await say(null);
-    expect(await finishedCases(shop.db)).toEqual([]);
+    expect(await finishedUnits(shop.db)).toMatchObject({ units: 0, behind: { air: 0 }, heard: { 'air spongy': 0 } });
   });
 
   test('tests that the counter had made are kept with the booking', async () => {

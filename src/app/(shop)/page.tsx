@@ -9,6 +9,6 @@ export const metadata: Metadata = { title: 'Rack' };
 
 export default async function RackPage() {
   const db = await theDb();
-  const [trays, waits, units] = await Promise.all([onTheRack(db), openWaits(db), unitsOf()]);
-  return <Rack trays={trays} waits={waits} units={units} now={Date.now()} />;
+  const [{ units: trays, inAll }, waits, units] = await Promise.all([onTheRack(db), openWaits(db), unitsOf()]);
+  return <Rack trays={trays} inAll={inAll} waits={waits} units={units} now={Date.now()} />;
 }

@@ -58,8 +58,19 @@ export const STANDARD_LIKELIHOODS: Likelihoods = {
   'fluid-boils': row(0.03, ['spongy'], ['to-the-floor', 'releases-itself'], ['black-fluid']),
 };
 
-/** A finished unit: what its customer said, and what it turned out to be. */
-export type FinishedCase = { readonly complaints: readonly Complaint[]; readonly causes: readonly CauseName[] };
+/** Units that have left with a confirmed cause, counted: all of them, those of each cause, and with which of its complaints. */
+export type FinishedCounts = {
+  readonly units: number;
+  readonly behind: { readonly [C in CauseName]?: number };
+  /** By cause and complaint, a space between. */
+  readonly heard: Readonly<Record<string, number>>;
+};
+/** @param counts by what is counted: nothing for the units, a cause, or a cause and a complaint; names that are no longer known are passed over */
+export const finishedCounts = (counts: ReadonlyMap<string, number>): FinishedCounts => ({
+  units: counts.get('') ?? 0,
+  behind: Object.fromEntries(CAUSE_NAMES.map((c) => [c, counts.get(c) ?? 0])),
+  heard: Object.fromEntries(CAUSE_NAMES.flatMap((c) => COMPLAINT_NAMES.map((s) => [`${c} ${s}`, counts.get(`${c} ${s}`) ?? 0]))),
+});
 
 /** How many finished units the stated numbers weigh as much as. */
 export const STATED_WEIGHT = 20;
@@ -68,16 +79,13 @@ export const STATED_WEIGHT = 20;
  * The stated numbers moved by what finished units turned out to be: each is the mean of the stated value, weighing as `STATED_WEIGHT` units, and the shop's own count.
  * @source mean of a beta distribution with that many pseudo-counts
  */
-export const learned = (stated: Likelihoods, cases: readonly FinishedCase[]): Likelihoods => {
-  const known = cases.filter((c) => c.causes.length > 0);
+export const learned = (stated: Likelihoods, { units, behind, heard }: FinishedCounts): Likelihoods => {
   const mean = (statedValue: number, yes: number, of: number): number => (STATED_WEIGHT * statedValue + yes) / (STATED_WEIGHT + of);
   return Object.fromEntries(
     CAUSE_NAMES.map((name) => {
-      const mine = known.filter((c) => c.causes.includes(name));
-      const given = Object.fromEntries(
-        COMPLAINT_NAMES.map((s) => [s, mean(stated[name].given[s], mine.filter((c) => c.complaints.includes(s)).length, mine.length)]),
-      );
-      return [name, { prior: mean(stated[name].prior, mine.length, known.length), given }];
+      const mine = behind[name] ?? 0;
+      const given = Object.fromEntries(COMPLAINT_NAMES.map((s) => [s, mean(stated[name].given[s], heard[`${name} ${s}`] ?? 0, mine)]));
+      return [name, { prior: mean(stated[name].prior, mine, units), given }];
     }),
   ) as unknown as Likelihoods;
 };

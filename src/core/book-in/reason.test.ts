@@ -3,17 +3,18 @@ import { describe, expect, test } from 'vitest';
 import { UNIT_KINDS, type UnitKind } from '../family/family-name';
 import { CAUSE_NAMES, CAUSES, type CauseName, NEEDS_OPEN, TEST_NAMES, YES } from './cause';
 import { COMPLAINT_NAMES, type Complaint } from './complaint';
-import { LikelihoodsDoor, learned, STANDARD_LIKELIHOODS, STATED_WEIGHT } from './likelihoods';
+import { finishedCounts, LikelihoodsDoor, learned, STANDARD_LIKELIHOODS, STATED_WEIGHT } from './likelihoods';
 import { type Evidence, likelyCauses, TEST_SURE, testsWorthMaking } from './reason';
 
+const NONE = finishedCounts(new Map());
 const evidence = (kind: UnitKind, complaints: readonly Complaint[], tests: Evidence['tests'] = []): Evidence => ({
   kind,
   complaints,
   tests,
 });
-const rank = (e: Evidence, model = STANDARD_LIKELIHOODS) => likelyCauses(e, model).map((c) => c.cause);
+const rank = (e: Evidence, model = STANDARD_LIKELIHOODS) => likelyCauses(e, model, NONE).map((c) => c.cause);
 const chance = (e: Evidence, cause: CauseName, model = STANDARD_LIKELIHOODS): number =>
-  likelyCauses(e, model).find((c) => c.cause === cause)?.probability ?? 0;
+  likelyCauses(e, model, NONE).find((c) => c.cause === cause)?.probability ?? 0;
 
 describe('likely causes', () => {
   test.each<[UnitKind, Complaint, readonly CauseName[]]>([
@@ -38,7 +39,7 @@ describe('likely causes', () => {
         fc.constantFrom(...UNIT_KINDS),
         fc.uniqueArray(fc.constantFrom(...COMPLAINT_NAMES), { minLength: 1, maxLength: 4 }),
         (kind, complaints) => {
-          const likely = likelyCauses(evidence(kind, complaints), STANDARD_LIKELIHOODS);
+          const likely = likelyCauses(evidence(kind, complaints), STANDARD_LIKELIHOODS, NONE);
           expect(likely.reduce((sum, c) => sum + c.probability, 0)).toBeCloseTo(1, 9);
           for (const c of likely) {
             expect(CAUSES[c.cause].kinds as readonly UnitKind[]).toContain(kind);
@@ -56,7 +57,7 @@ describe('likely causes', () => {
     expect(chance(e, 'bore-marked') / chance(e, 'secondary-leaks')).toBeCloseTo(weight('bore-marked') / weight('secondary-leaks'), 9);
   });
 
-  test('nothing to go by, nothing said', () => expect(likelyCauses(evidence('slave', []), STANDARD_LIKELIHOODS)).toEqual([]));
+  test('nothing to go by, nothing said', () => expect(likelyCauses(evidence('slave', []), STANDARD_LIKELIHOODS, NONE)).toEqual([]));
 
   test('causes outside the unit are among them', () => {
     for (const c of ['spongy', 'hard', 'drags', 'falls-no-leak', 'pulls'] as const)
@@ -79,7 +80,7 @@ describe('tests', () => {
   });
 
   test('the ones worth making are told by what they are expected to tell, and never one that was made', () => {
-    const likely = likelyCauses(evidence('master-tandem', ['drags']), STANDARD_LIKELIHOODS);
+    const likely = likelyCauses(evidence('master-tandem', ['drags']), STANDARD_LIKELIHOODS, NONE);
     const next = testsWorthMaking(likely, []);
     expect(next.length).toBeGreaterThan(1);
     expect(next.map((t) => t.dropBits)).toEqual([...next.map((t) => t.dropBits)].sort((a, b) => b - a));
@@ -100,13 +101,17 @@ describe('tests', () => {
 });
 
 describe('what finished units teach', () => {
-  const airy = { complaints: ['wet-boot'] as const, causes: ['air'] as const };
+  const airy = (n: number) =>
+    finishedCounts(
+      new Map([
+        ['', n],
+        ['air', n],
+        ['air wet-boot', n],
+      ]),
+    );
 
   test('the stated number and the count meet by their weights', () => {
-    const after = learned(
-      STANDARD_LIKELIHOODS,
-      Array.from({ length: 30 }, () => airy),
-    );
+    const after = learned(STANDARD_LIKELIHOODS, airy(30));
     const { prior, given } = STANDARD_LIKELIHOODS.air;
     expect(after.air.prior).toBeCloseTo((STATED_WEIGHT * prior + 30) / (STATED_WEIGHT + 30), 12);
     expect(after.air.given['wet-boot']).toBeCloseTo((STATED_WEIGHT * given['wet-boot'] + 30) / (STATED_WEIGHT + 30), 12);
@@ -114,23 +119,15 @@ describe('what finished units teach', () => {
     expect(after['no-gap'].given).toEqual(STANDARD_LIKELIHOODS['no-gap'].given);
   });
 
-  test('no units, or units of which nobody found the cause, teach nothing', () => {
-    expect(learned(STANDARD_LIKELIHOODS, [])).toEqual(STANDARD_LIKELIHOODS);
-    expect(learned(STANDARD_LIKELIHOODS, [{ complaints: ['spongy'], causes: [] }])).toEqual(STANDARD_LIKELIHOODS);
+  test('no units teach nothing, and neither does a cause that is no longer known', () => {
+    expect(learned(STANDARD_LIKELIHOODS, NONE)).toEqual(STANDARD_LIKELIHOODS);
+    expect(learned(STANDARD_LIKELIHOODS, finishedCounts(new Map([['gremlins', 9]])))).toEqual(STANDARD_LIKELIHOODS);
   });
 
   test('enough of them change the order', () => {
     const e = evidence('wheel-double', ['wet-boot']);
     expect(rank(e)[0]).toBe('cup-leaks');
-    expect(
-      rank(
-        e,
-        learned(
-          STANDARD_LIKELIHOODS,
-          Array.from({ length: 60 }, () => airy),
-        ),
-      )[0],
-    ).toBe('air');
+    expect(rank(e, learned(STANDARD_LIKELIHOODS, airy(60)))[0]).toBe('air');
   });
 });
 

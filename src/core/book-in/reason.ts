@@ -1,7 +1,7 @@
 import type { UnitKind } from '../family/family-name';
 import { CAUSE_NAMES, CAUSES, type CauseName, TEST_NAMES, type TestName, YES } from './cause';
 import { COMPLAINTS, type Complaint } from './complaint';
-import type { FinishedCase, Likelihoods } from './likelihoods';
+import type { FinishedCounts, Likelihoods } from './likelihoods';
 
 export type Answer = 'yes' | 'no';
 /** What is known about a unit before it is open. */
@@ -27,12 +27,12 @@ export const TEST_SURE = 0.9;
  * One cause is taken to be behind it all. What was not complained of says nothing: customers do not list everything.
  * @returns empty while there is neither complaint nor test to go by
  */
-export const likelyCauses = (e: Evidence, model: Likelihoods, cases: readonly FinishedCase[] = []): readonly LikelyCause[] => {
+export const likelyCauses = (e: Evidence, model: Likelihoods, finished: FinishedCounts): readonly LikelyCause[] => {
   if (e.complaints.length === 0 && e.tests.length === 0) return [];
   const weighed = possible(e).map((cause) => ({ cause, weight: weightOf(cause, e, model) }));
   const total = weighed.reduce((sum, w) => sum + w.weight, 0);
   return weighed
-    .map(({ cause, weight }) => ({ cause, probability: weight / total, reasons: reasonsFor(cause, e, model, cases) }))
+    .map(({ cause, weight }) => ({ cause, probability: weight / total, reasons: reasonsFor(cause, e, model, finished) }))
     .sort((a, b) => b.probability - a.probability || a.cause.localeCompare(b.cause));
 };
 
@@ -52,11 +52,10 @@ const saysYes = (test: TestName, cause: CauseName): boolean => YES[test].include
 
 const percent = (p: number): string => `${Math.round(p * 100)} %`;
 
-const reasonsFor = (cause: CauseName, e: Evidence, model: Likelihoods, cases: readonly FinishedCase[]): readonly string[] => {
-  const mine = cases.filter((c) => c.causes.includes(cause));
+const reasonsFor = (cause: CauseName, e: Evidence, model: Likelihoods, finished: FinishedCounts): readonly string[] => {
+  const mine = finished.behind[cause] ?? 0;
   const heard = e.complaints.map((s) => {
-    const seen = mine.filter((c) => c.complaints.includes(s)).length;
-    const own = mine.length === 0 ? '' : `; ${seen} of ${mine.length} finished units`;
+    const own = mine === 0 ? '' : `; ${finished.heard[`${cause} ${s}`] ?? 0} of ${mine} finished units`;
     return `“${COMPLAINTS[s]}” is said with it in ${percent(model[cause].given[s])}${own}`;
   });
   const tested = e.tests

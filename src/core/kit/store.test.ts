@@ -1,7 +1,7 @@
 import { fc, test as property } from '@fast-check/vitest';
 import { describe, expect, test } from 'vitest';
 import { sayDims } from '../family/say-dims';
-import { type Fitment, sayFitment, withLearned } from '../identify/fitment';
+import { type Fitment, sayFitment, seenValues, withLearned } from '../identify/fitment';
 import { measuredOf, queryOf } from '../identify/identify-query';
 import { METRIC } from '../quantity/units';
 import { type Article, type Lot, lotsFor, reorderPoint, stocked } from '../store/article';
@@ -184,9 +184,17 @@ describe('finding', () => {
 });
 
 test('a fitment learns the middle of what was measured, and keeps what it states', () => {
-  const seen = [28.2, 28.6, 30].map((value) => ({ strokeMm: { value }, boreMm: { value: 19 }, castingMark: 'DN 2' }));
+  const strokes = (...counts: readonly (readonly [number, number])[]) => counts.map(([mm, n]) => [`strokeMm ${mm}`, n] as const);
+  const seen = seenValues([
+    ['', 3],
+    ...strokes([30, 1], [28.2, 1], [28.6, 1]),
+    ['boreMm 19', 3],
+    ['castingMark "DN 2"', 2],
+    ['castingMark "ON 2"', 1],
+  ]);
   expect(withLearned({ boreMm: 22.225 }, seen)).toEqual({ boreMm: 22.225, strokeMm: 28.6, castingMark: 'DN 2' });
-  expect(withLearned({}, seen.slice(0, 2)).strokeMm).toBeCloseTo(28.4, 9);
+  expect(withLearned({}, seenValues(strokes([28.2, 1], [28.6, 1]))).strokeMm).toBeCloseTo(28.4, 9);
+  expect(withLearned({}, seenValues(strokes([28.2, 3], [28.6, 2], [40, 0]))).strokeMm).toBe(28.2);
   const f = { maker: 'Brakkel', machine: 'dumper', yearFrom: 1980, yearTo: null, position: 'rear' } as Fitment;
   expect([f, { ...f, yearTo: 1990 }, { ...f, yearFrom: null }].map(sayFitment)).toEqual([
     'Brakkel dumper, 1980 on, rear',

@@ -54,28 +54,38 @@ export const lifeOf = (r: UnitRecord, units: Units): Life => {
   };
 };
 
-/** What the first lives of units that came back had in common, counted. */
-export type Tally = { readonly name: string; readonly counts: readonly (readonly [what: string, n: number])[] };
+/** What the first lives of units that came back had in common, counted, the most first. */
+export type ComebackTally = { readonly name: string; readonly counts: readonly (readonly [what: string, n: number])[] };
 
 /**
  * Comebacks counted by the lot of the kit in the first life, by how its bore was saved, by the rules it was judged under, and by what the second life found.
- * @param pairs first and second life of each unit that came back
+ * @param counted numbers of units; null where nobody judged, or nobody has found the cause yet
  */
-export const tallyComebacks = (
-  pairs: readonly { readonly first: UnitRecord; readonly second: UnitRecord; readonly rules: string }[],
-): readonly Tally[] => {
-  const tally = (name: string, of: (p: (typeof pairs)[number]) => readonly string[]): Tally => {
+export const tallyComebacks = (counted: {
+  readonly kits: readonly { readonly what: string; readonly n: number }[];
+  readonly judged: readonly { readonly outcome: string | null; readonly version: number | null; readonly n: number }[];
+  readonly found: readonly { readonly cause: string | null; readonly n: number }[];
+}): readonly ComebackTally[] => {
+  const tally = (name: string, rows: readonly { readonly what: string; readonly n: number }[]): ComebackTally => {
     const counts = new Map<string, number>();
-    for (const what of pairs.flatMap(of)) counts.set(what, (counts.get(what) ?? 0) + 1);
+    for (const { what, n } of rows) counts.set(what, (counts.get(what) ?? 0) + n);
     return { name, counts: [...counts].sort(([a, m], [b, n]) => n - m || (a < b ? -1 : 1)) };
   };
+  const causeWords = (cause: string | null): string =>
+    cause === null ? 'not known yet' : cause in CAUSES ? CAUSES[cause as CauseName].label : cause;
   return [
-    tally('By kit and lot', ({ first }) => first.setAside.map((s) => `${s.number}, lot ${s.lotCode}`)),
-    tally('By how the bore was saved', ({ first }) => [first.verdicts.at(-1)?.answer.outcome ?? 'no bore judged']),
-    tally('By rules in force', ({ rules }) => [rules]),
-    tally('By what was found', ({ second }) => {
-      const cause = causeOf(second);
-      return [cause === undefined ? 'not known yet' : CAUSES[cause].label];
-    }),
+    tally('By kit and lot', counted.kits),
+    tally(
+      'By how the bore was saved',
+      counted.judged.map(({ outcome, n }) => ({ what: outcome ?? 'no bore judged', n })),
+    ),
+    tally(
+      'By rules in force',
+      counted.judged.map(({ version, n }) => ({ what: version === null ? 'not judged' : `version ${version}`, n })),
+    ),
+    tally(
+      'By what was found',
+      counted.found.map(({ cause, n }) => ({ what: causeWords(cause), n })),
+    ),
   ];
 };

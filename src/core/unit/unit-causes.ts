@@ -1,6 +1,6 @@
 import type { CauseName } from '../book-in/cause';
 import { foundOut } from '../book-in/found-out';
-import { type FinishedCase, type Likelihoods, learned } from '../book-in/likelihoods';
+import { type FinishedCounts, type Likelihoods, learned } from '../book-in/likelihoods';
 import { type Evidence, type LikelyCause, likelyCauses, type NextTest, testsWorthMaking } from '../book-in/reason';
 import type { UnitRecord } from './unit-record';
 
@@ -14,10 +14,10 @@ export type UnitCauses = {
   readonly finished: number;
 };
 
-export function causesOfUnit(record: UnitRecord, stated: Likelihoods, cases: readonly FinishedCase[]): UnitCauses {
+export function causesOfUnit(record: UnitRecord, stated: Likelihoods, counts: FinishedCounts): UnitCauses {
   const { tests, confirmed } = foundOut(record.findings);
   const evidence = { kind: record.unit.family, complaints: record.job.complaints, tests };
-  const likely = likelyCauses(evidence, learned(stated, cases), cases);
+  const likely = likelyCauses(evidence, learned(stated, counts), counts);
   const made = tests.map((t) => t.name);
-  return { likely, next: testsWorthMaking(likely, made), tests, confirmed, finished: cases.length };
+  return { likely, next: testsWorthMaking(likely, made), tests, confirmed, finished: counts.units };
 }

@@ -1,16 +1,16 @@
-import { and, desc, eq, isNotNull } from 'drizzle-orm';
-import { z } from 'zod';
-import { CAUSE_NAMES, type CauseName } from '@/core/book-in/cause';
-import { COMPLAINT_NAMES } from '@/core/book-in/complaint';
+import { desc } from 'drizzle-orm';
 import type { Finding } from '@/core/book-in/finding';
-import { type FinishedCase, type Likelihoods, LikelihoodsDoor, STANDARD_LIKELIHOODS } from '@/core/book-in/likelihoods';
+import { type FinishedCounts, finishedCounts, type Likelihoods, LikelihoodsDoor, STANDARD_LIKELIHOODS } from '@/core/book-in/likelihoods';
 import type { Person } from '@/core/people/role';
 import { ok, type Result } from '@/core/result';
+import { stored } from '@/core/schema/stored';
+import { CAUSES_SEEN } from '@/core/unit/teaches';
 import { type Change, type Changed, type ChangeError, changeUnit } from '../engine/change-unit';
 import type { Db, Reader } from '../engine/connection';
 import { drop, put } from '../engine/edit';
 import { prepared } from '../engine/prepared';
-import { causeModels, findings, jobs, units } from '../tables';
+import { tallyOf } from '../engine/tally';
+import { causeModels } from '../tables';
 
 /** Notes a test's answer, or a cause as confirmed or ruled out; null takes it back. */
 export const find = (
@@ -28,40 +28,19 @@ export const find = (
   );
 };
 
-const Complaints = z.array(z.enum(COMPLAINT_NAMES));
-
-const finishedQuery = prepared((db: Reader) =>
-  db
-    .select({ unitId: units.id, complaints: jobs.complaints, cause: findings.name })
-    .from(findings)
-    .innerJoin(units, eq(findings.unitId, units.id))
-    .innerJoin(jobs, eq(units.jobId, jobs.id))
-    .where(and(isNotNull(units.exit), eq(findings.about, 'cause'), eq(findings.answer, 'yes')))
-    .prepare(),
-);
-
-/** Units that have left the shop with a confirmed cause: what the likelihoods learn from. */
-export async function finishedCases(db: Reader): Promise<readonly FinishedCase[]> {
-  const rows = await finishedQuery(db).execute();
-  const cases = new Map<string, { complaints: FinishedCase['complaints']; causes: CauseName[] }>();
-  for (const row of rows) {
-    const cause = CAUSE_NAMES.find((c) => c === row.cause);
-    const known = cases.get(row.unitId) ?? { complaints: Complaints.parse(row.complaints), causes: [] };
-    if (cause !== undefined) known.causes.push(cause);
-    cases.set(row.unitId, known);
-  }
-  return [...cases.values()];
-}
+/** Units that have left the shop with a confirmed cause, counted: what the likelihoods learn from. */
+export const finishedUnits = async (db: Reader): Promise<FinishedCounts> => finishedCounts(await tallyOf(db, CAUSES_SEEN));
 
 /** What the shop states about causes: its newest version, or the standard one it starts with. */
 export type CauseModel = { readonly version: number; readonly at: number | null; readonly note: string; readonly likelihoods: Likelihoods };
 
+const StoredLikelihoods = stored(LikelihoodsDoor);
 const newestModel = prepared((db: Reader) => db.select().from(causeModels).orderBy(desc(causeModels.version)).limit(1).prepare());
 
 export async function causeModel(db: Reader): Promise<CauseModel> {
   const [row] = await newestModel(db).execute();
   if (row === undefined) return { version: 0, at: null, note: 'As the shop starts with them.', likelihoods: STANDARD_LIKELIHOODS };
-  return { version: row.version, at: row.at, note: row.note, likelihoods: LikelihoodsDoor.parse(row.likelihoods) };
+  return { version: row.version, at: row.at, note: row.note, likelihoods: StoredLikelihoods.parse(row.likelihoods) };
 }
 
 /** Adds a version of the likelihoods. @param after the version it was made from: another in between refuses it */

@@ -4,6 +4,7 @@ import { fail, ok, type Result } from '@/core/result';
 import { AFTER_LEAVING, type EventKind } from '@/core/unit/event-kind';
 import { summaryOf } from '@/core/unit/facts-of';
 import type { SaveError, Stale } from '@/core/unit/save-error';
+import { lessonsOf } from '@/core/unit/teaches';
 import type { Unit, UnitRecord } from '@/core/unit/unit-record';
 import { type Row, TRACKED, TRACKED_NAMES, type TrackedName } from '../records/registry';
 import { toUnit } from '../records/work';
@@ -14,6 +15,7 @@ import { changesIn, type EventPayload, type RowChange, rowChange } from './event
 import { isStill, type KeptUnit, keep, lastKnown, programmesSaved } from './kept-units';
 import { loadUnit } from './load-unit';
 import { recordAfter } from './record-after';
+import { moveTallies } from './tally';
 
 /** Who changes which unit, and what it is called. The client makes `eventId`: a retry with the same one applies once. */
 export type Change = {
@@ -76,6 +78,7 @@ export async function changeUnit(
     if (after === undefined) throw new Error(`unit ${change.unitId} vanished inside its change`);
     const version = row.version + 1;
     const unit = { ...wanted, ...summaryOf({ ...after, unit: wanted }), version, changedAt: at };
+    await moveTallies(tx, lessonsOf(before), lessonsOf({ ...after, unit }), at);
     await tx.update(units).set(changedFields(before.unit, unit)).where(eq(units.id, change.unitId));
     await appendEvent(tx, { ...change, at }, version, [...changes, ...unitChange(before.unit, unit)]);
     left = { record: { ...after, unit }, programmes: row.programmes };

@@ -12,7 +12,7 @@ const schema = { ...tables, ...named };
 
 export type Db = LibSQLDatabase<typeof schema>;
 /** A transaction, or the database itself: whatever can be asked. */
-export type Reader = Pick<Db, 'select' | 'query'>;
+export type Reader = Pick<Db, 'select' | 'query' | 'all'>;
 export type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
 
 /** How long a statement waits for another process's lock, ms. */

@@ -1,49 +1,44 @@
-import { asc, eq, sql } from 'drizzle-orm';
+import { asc, eq, like, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { UNIT_KINDS } from '@/core/family/family-name';
-import type { Measured } from '@/core/identify/feature';
-import { type Fitment, withLearned } from '@/core/identify/fitment';
-import { FeaturesDoor, MeasuredDoor } from '@/core/identify/identify-door';
+import { type Fitment, seenValues, withLearned } from '@/core/identify/fitment';
+import { FeaturesDoor } from '@/core/identify/identify-door';
+import { stored } from '@/core/schema/stored';
 import { indexFitment } from '@/core/store/search';
+import { fitmentSubject } from '@/core/unit/teaches';
 import type { Reader } from '../engine/connection';
 import { keptBy } from '../engine/kept';
 import { prepared } from '../engine/prepared';
-import { fitments, identities, units } from '../tables';
+import { fitments, tallies } from '../tables';
 
 const Numbers = z.array(z.string());
+const Features = stored(FeaturesDoor);
 const Kind = z.enum(UNIT_KINDS);
 
 export const toFitment = ({ changedAt: _, ...row }: typeof fitments.$inferSelect): Fitment => ({
   ...row,
   family: Kind.parse(row.family),
-  features: FeaturesDoor.parse(row.features),
+  features: Features.parse(row.features),
   kits: Numbers.parse(row.kits),
 });
 
 const stampQuery = prepared((db: Reader) =>
   db
-    .select({ stamp: sql<string>`count(*) || ' ' || coalesce(max(${fitments.changedAt}), 0)` })
-    .from(fitments)
+    .select({
+      stamp: sql<string>`(select count(*) || ' ' || coalesce(max(changed_at), 0) from fitments) || ' ' || (select coalesce(max(changed_at), 0) from tallies)`,
+    })
+    .from(sql`(select 1)`)
     .prepare(),
 );
-const taughtQuery = prepared((db: Reader) =>
-  db
-    .select({ stamp: sql<string>`count(*) || ' ' || coalesce(max(${units.exitAt}), 0)` })
-    .from(identities)
-    .innerJoin(units, eq(units.id, identities.unitId))
-    .where(eq(units.exit, 'released'))
-    .prepare(),
-);
-const stampOf = async (db: Reader): Promise<string> =>
-  [...(await stampQuery(db).execute()), ...(await taughtQuery(db).execute())].map((s) => s.stamp).join(' ');
+const stampOf = async (db: Reader): Promise<string> => (await stampQuery(db).execute())[0]?.stamp ?? '';
 
 const readIndex = async (db: Reader) => {
   const taught = await learnedFrom(db);
   const rows = await db.select().from(fitments).orderBy(asc(fitments.maker), asc(fitments.machine), asc(fitments.position));
   return rows.map((row) => {
     const fitment = toFitment(row);
-    const seen = taught.get(row.id) ?? [];
-    return { ...indexFitment({ ...fitment, features: withLearned(fitment.features, seen) }), seen: seen.length };
+    const counts = taught.get(fitmentSubject(row.id)) ?? new Map<string, number>();
+    return { ...indexFitment({ ...fitment, features: withLearned(fitment.features, seenValues(counts)) }), seen: counts.get('') ?? 0 };
   });
 };
 const keptIndex = keptBy<Reader, Awaited<ReturnType<typeof readIndex>>>(stampOf, readIndex);
@@ -61,14 +56,17 @@ export const storedFitment = async (db: Reader, id: string): Promise<Fitment | u
   return row && toFitment(row);
 };
 
-/** What released units measured, by the fitment they were. */
-async function learnedFrom(db: Reader): Promise<ReadonlyMap<string, readonly Measured[]>> {
+/** What released units measured, counted, by the fitment they were. */
+async function learnedFrom(db: Reader): Promise<ReadonlyMap<string, Map<string, number>>> {
   const rows = await db
-    .select({ fitmentId: identities.fitmentId, measured: identities.measured })
-    .from(identities)
-    .innerJoin(units, eq(units.id, identities.unitId))
-    .where(eq(units.exit, 'released'));
-  const all = new Map<string, Measured[]>();
-  for (const { fitmentId, measured } of rows) all.set(fitmentId, [...(all.get(fitmentId) ?? []), MeasuredDoor.parse(measured)]);
+    .select()
+    .from(tallies)
+    .where(like(tallies.subject, `${fitmentSubject('')}%`));
+  const all = new Map<string, Map<string, number>>();
+  for (const { subject, what, n } of rows) {
+    const counts = all.get(subject) ?? new Map<string, number>();
+    counts.set(what, n);
+    all.set(subject, counts);
+  }
   return all;
 }

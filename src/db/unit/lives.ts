@@ -1,15 +1,15 @@
-import { desc, eq, isNotNull, or, sql } from 'drizzle-orm';
+import { count, desc, eq, isNotNull, or, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
 import type { UnitKind } from '@/core/family/family-name';
 import { fail, ok, type Result } from '@/core/result';
+import { type ComebackTally, tallyComebacks } from '@/core/unit/lives';
 import type { SaveError } from '@/core/unit/save-error';
-import { tagNumber, tagOf, type Unit, type UnitRecord } from '@/core/unit/unit-record';
+import { tagNumber, tagOf, type Unit } from '@/core/unit/unit-record';
 import type { Db, Reader } from '../engine/connection';
 import { keptBy } from '../engine/kept';
 import { unitOfTag } from '../engine/kept-units';
-import { loadUnit } from '../engine/load-unit';
 import { prepared } from '../engine/prepared';
-import { ruleSets, units, verdicts } from '../tables';
+import { bags, ruleSets, units, verdicts } from '../tables';
 
 /** The unit that a tag names as the first life of one that comes back; refused, with why, when it cannot be. @param tag empty: it was not here before */
 export async function firstLife(
@@ -46,31 +46,51 @@ const livesQuery = prepared((db: Reader) =>
     .prepare(),
 );
 
-export type Comeback = { readonly first: UnitRecord; readonly second: UnitRecord; readonly rules: string };
+/** Every unit that came back, and what their first lives had in common, counted. */
+export type Comebacks = {
+  readonly inAll: number;
+  /** Tags of those that came back last. */
+  readonly newest: readonly string[];
+  readonly tallies: readonly ComebackTally[];
+};
 
-/** Those that count at most, the newest. */
-const MOST = 200;
+/** Tags that are named; how many there are is said. */
+const NAMED = 30;
 
-const readComebacks = async (db: Reader): Promise<readonly Comeback[]> => {
-  const rows = await db
-    .select({ id: units.id, first: units.comesBackFrom })
+const firstsJudgement = sql`(select ${verdicts.id} from ${verdicts} where ${verdicts.unitId} = ${units.comesBackFrom} order by ${verdicts.at} desc limit 1)`;
+
+type Cause = string | null;
+const readComebacks = async (db: Reader): Promise<Comebacks> => {
+  const cameBack = isNotNull(units.comesBackFrom);
+  const tagNos = await db.select({ tagNo: units.tagNo }).from(units).where(cameBack).orderBy(desc(units.createdAt));
+  const n = count();
+  const kits = await db
+    .select({ what: sql<string>`${bags.number} || ', lot ' || ${bags.lotCode}`, n })
     .from(units)
-    .where(isNotNull(units.comesBackFrom))
-    .orderBy(desc(units.createdAt))
-    .limit(MOST);
-  const pairs = await Promise.all(
-    rows.map(async (row) => {
-      const [first, second] = [await loadUnit(db, row.first ?? ''), await loadUnit(db, row.id)];
-      if (first === undefined || second === undefined) return [];
-      const [rules] = await db
-        .select({ version: ruleSets.version })
-        .from(verdicts)
-        .innerJoin(ruleSets, eq(verdicts.ruleSetId, ruleSets.id))
-        .where(eq(verdicts.id, first.verdicts.at(-1)?.id ?? ''));
-      return [{ first, second, rules: rules === undefined ? 'not judged' : `version ${rules.version}` }];
-    }),
-  );
-  return pairs.flat();
+    .innerJoin(bags, eq(bags.unitId, units.comesBackFrom))
+    .where(cameBack)
+    .groupBy(sql`1`);
+  const judged = await db
+    .select({
+      outcome: sql<string | null>`coalesce(${verdicts.overrule} ->> '$.outcome', ${verdicts.outcome})`,
+      version: ruleSets.version,
+      n,
+    })
+    .from(units)
+    .leftJoin(verdicts, eq(verdicts.id, firstsJudgement))
+    .leftJoin(ruleSets, eq(verdicts.ruleSetId, ruleSets.id))
+    .where(cameBack)
+    .groupBy(sql`1`, sql`2`);
+  const found = await db
+    .select({
+      // A statement on one table alone names its columns without it, so they are written out here.
+      cause: sql<Cause>`(select f.name from findings f where f.unit_id = units.id and f.about = 'cause' and f.answer = 'yes' order by f.at desc limit 1)`,
+      n,
+    })
+    .from(units)
+    .where(cameBack)
+    .groupBy(sql`1`);
+  return { inAll: tagNos.length, newest: tagNos.slice(0, NAMED).map(tagOf), tallies: tallyComebacks({ kits, judged, found }) };
 };
 
 const firsts = alias(units, 'firsts');
@@ -81,9 +101,10 @@ const stampQuery = prepared((db: Reader) =>
     })
     .from(units)
     .innerJoin(firsts, eq(units.comesBackFrom, firsts.id))
+    .where(isNotNull(units.comesBackFrom))
     .prepare(),
 );
 
-/** Every unit that came back, with its first life and the rules that was judged under, the newest first; read again once one of them has changed. */
-const keptComebacks = keptBy<Reader, readonly Comeback[]>(async (db) => (await stampQuery(db).execute())[0]?.stamp ?? '', readComebacks);
-export const comebacks = (db: Reader): Promise<readonly Comeback[]> => keptComebacks(db, '');
+/** What came back, read again once one of those units or of their first lives has changed. */
+const keptComebacks = keptBy<Reader, Comebacks>(async (db) => (await stampQuery(db).execute())[0]?.stamp ?? '', readComebacks);
+export const comebacks = (db: Reader): Promise<Comebacks> => keptComebacks(db, '');

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { uuidv7 } from 'uuidv7';
 import { NEEDS_OPEN, type TestName } from '@/core/book-in/cause';
 import { COMPLAINT_NAMES, COMPLAINTS, type Complaint } from '@/core/book-in/complaint';
-import type { FinishedCase, Likelihoods } from '@/core/book-in/likelihoods';
+import type { FinishedCounts, Likelihoods } from '@/core/book-in/likelihoods';
 import { type Answer, likelyCauses, testsWorthMaking } from '@/core/book-in/reason';
 import { FAMILIES } from '@/core/family/families';
 import { geometryAt } from '@/core/family/family';
@@ -33,14 +33,14 @@ export function BookIn({
   units,
   variants,
   model,
-  cases,
+  finished,
   bookIn,
 }: {
   readonly units: Units;
   readonly bookIn: (input: unknown) => Promise<Result<Booked, SaveError>>;
   readonly variants: readonly { readonly id: string; readonly variant: Variant }[];
   readonly model: Likelihoods;
-  readonly cases: readonly FinishedCase[];
+  readonly finished: FinishedCounts;
 }) {
   const router = useRouter();
   const [unitId, setUnitId] = useState(uuidv7);
@@ -56,7 +56,7 @@ export function BookIn({
   const variant = variants.find((v) => v.id === choice);
   const kind = variant?.variant.base ?? (choice as UnitKind);
   const family = familyOf(kind, variant?.variant ?? null);
-  const likely = likelyCauses({ kind, complaints, tests }, model, cases);
+  const likely = likelyCauses({ kind, complaints, tests }, model, finished);
   const hasBore = family.bore !== 'none';
   const read = bore.trim() === '' ? undefined : parseLength(bore, units.length);
 
@@ -302,7 +302,7 @@ export function BookIn({
             tests.map((t) => t.name),
           ).filter((t) => !NEEDS_OPEN.includes(t.test))}
           tests={tests}
-          finished={cases.length}
+          finished={finished.units}
           onTest={(name, answer) => setTests([...tests.filter((t) => t.name !== name), ...(answer === null ? [] : [{ name, answer }])])}
         />
       </section>

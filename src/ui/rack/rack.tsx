@@ -18,11 +18,14 @@ export type RackWait = { readonly unitId: string; readonly label: string; readon
 /** All units in the shop: shelves down the page in the route's order, trays across by due date. */
 export function Rack({
   trays,
+  inAll,
   waits,
   units,
   now,
 }: {
   readonly trays: readonly TrayTag[];
+  /** Units in the shop; those that are not shown are due later. */
+  readonly inAll: number;
   readonly waits: readonly RackWait[];
   readonly units: Units;
   readonly now: number;
@@ -32,7 +35,8 @@ export function Rack({
   return (
     <div>
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2 px-4 py-2.5">
-        <h1 className="text-[17px] font-bold">{trays.length} units on the rack</h1>
+        <h1 className="text-[17px] font-bold">{inAll} units on the rack</h1>
+        {inAll > trays.length && <span className="text-amber">the {trays.length} due first are shown; the others turn up by Find</span>}
         <span className="text-ink2">{hours(trays)} of bench work</span>
         {late > 0 && <span className="font-bold text-red">{late} late</span>}
         {waiting > 0 && <span className="text-amber">{waiting} waiting</span>}

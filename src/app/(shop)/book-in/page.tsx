@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { learned } from '@/core/book-in/likelihoods';
-import { causeModel, finishedCases } from '@/db/book-in/findings';
+import { causeModel, finishedUnits } from '@/db/book-in/findings';
 import { theDb } from '@/db/engine/connection';
 import { currentVariants } from '@/db/family/variants';
 import { BookIn } from '@/ui/book-in/book-in';
@@ -11,6 +11,8 @@ export const metadata: Metadata = { title: 'Book in' };
 
 export default async function BookInPage() {
   const db = await theDb();
-  const [units, variants, model, cases] = await Promise.all([unitsOf(), currentVariants(db), causeModel(db), finishedCases(db)]);
-  return <BookIn units={units} variants={variants} model={learned(model.likelihoods, cases)} cases={cases} bookIn={bookInAction} />;
+  const [units, variants, model, finished] = await Promise.all([unitsOf(), currentVariants(db), causeModel(db), finishedUnits(db)]);
+  return (
+    <BookIn units={units} variants={variants} model={learned(model.likelihoods, finished)} finished={finished} bookIn={bookInAction} />
+  );
 }

@@ -1,46 +1,69 @@
 import type { Metadata } from 'next';
-import { tallyComebacks } from '@/core/unit/lives';
-import { tagOf } from '@/core/unit/unit-record';
 import { theDb } from '@/db/engine/connection';
-import { howManyLeft, leftSince } from '@/db/rack/rack';
-import { type Comeback, comebacks } from '@/db/unit/lives';
+import { type BookPlace, leftUnits } from '@/db/rack/rack';
+import { type Comebacks, comebacks } from '@/db/unit/lives';
 import { UnitList } from '@/ui/rack/unit-list';
 import { Go } from '@/ui/shell/go';
 
 export const metadata: Metadata = { title: 'Book' };
-const YEAR_MS = 365 * 24 * 3_600_000;
 
-export default async function BookPage() {
+/** Units on one page of the book. */
+const PAGE = 50;
+
+export default async function BookPage({ searchParams }: { readonly searchParams: Promise<{ behind?: string; from?: string }> }) {
   const db = await theDb();
-  const now = Date.now();
-  const [left, all] = [await leftSince(db, now - YEAR_MS), await howManyLeft(db)];
+  const { behind, from } = await searchParams;
+  const place = placeIn(behind);
+  const before = place === null ? 0 : Math.max(0, Number(from) || 0);
+  const [{ units, inAll }, back] = await Promise.all([leftUnits(db, place, PAGE), comebacks(db)]);
+  const last = units.at(-1);
+  const shown = units.length === 0 ? '' : `; ${before + 1} to ${before + units.length}, the newest first`;
   return (
     <div className="px-4 py-4">
       <h1 className="mb-1 text-xl font-bold">Book</h1>
       <p className="mb-3 text-ink2">
-        {all} {all === 1 ? 'unit has' : 'units have'} left the shop; those of the last year, the newest first.
+        {inAll} {inAll === 1 ? 'unit has' : 'units have'} left the shop{shown}.
       </p>
-      <Comebacks all={await comebacks(db)} />
-      <UnitList units={left} now={now} empty="Every unit that has left stands here with its whole history. None has yet." />
+      {place === null && <CameBack all={back} />}
+      <UnitList units={units} now={Date.now()} empty="Every unit that has left stands here with its whole history. None has yet." />
+      <nav aria-label="Pages of the book" className="mt-3 flex gap-3">
+        {place !== null && (
+          <Go className="btn-quiet" href="/book">
+            Newest
+          </Go>
+        )}
+        {last !== undefined && last.exitAt !== null && before + units.length < inAll && (
+          <Go className="btn-quiet" href={`/book?behind=${last.exitAt}.${last.tagNo}&from=${before + units.length}`}>
+            Older
+          </Go>
+        )}
+      </nav>
     </div>
   );
 }
 
+/** A place in the book as an address says it; null: the newest. */
+const placeIn = (text: string | undefined): BookPlace | null => {
+  const found = /^(\d{1,15})\.(\d{1,9})$/.exec(text ?? '');
+  return found === null ? null : { exitAt: Number(found[1]), tagNo: Number(found[2]) };
+};
+
 /** What came back, and what the first lives had in common. */
-function Comebacks({ all }: { readonly all: readonly Comeback[] }) {
-  if (all.length === 0) return null;
+function CameBack({ all }: { readonly all: Comebacks }) {
+  if (all.inAll === 0) return null;
   return (
     <section className="mb-4 border border-line bg-sheet p-3">
       <h2 className="mb-2 font-bold">
-        Came back: {all.length}{' '}
-        {all.map(({ second }) => (
-          <Go key={second.unit.id} className="ml-2 font-bold text-act underline" href={`/units/${tagOf(second.unit)}/lives`}>
-            {tagOf(second.unit)}
+        Came back: {all.inAll}{' '}
+        {all.newest.map((tag) => (
+          <Go key={tag} className="ml-2 font-bold text-act underline" href={`/units/${tag}/lives`}>
+            {tag}
           </Go>
         ))}
+        {all.inAll > all.newest.length && <span className="ml-2 font-normal text-ink2">the last {all.newest.length} are named</span>}
       </h2>
       <div className="grid gap-x-8 gap-y-3 sm:grid-cols-2 lg:grid-cols-4">
-        {tallyComebacks(all).map((t) => (
+        {all.tallies.map((t) => (
           <table key={t.name} className="self-start text-[13px]">
             <caption className="head text-left">{t.name}</caption>
             <tbody>

@@ -7,11 +7,14 @@ export const metadata: Metadata = { title: 'Find' };
 
 export default async function FindPage({ searchParams }: { readonly searchParams: Promise<{ q?: string }> }) {
   const text = (await searchParams).q?.trim() ?? '';
-  const found = text === '' ? [] : await findUnits(await theDb(), text);
+  const { units, inAll, counted } = await findUnits(await theDb(), text);
   return (
     <div className="px-4 py-4">
-      <h1 className="mb-3 text-xl font-bold">{text === '' ? 'Find' : `${found.length} found for “${text}”`}</h1>
-      <UnitList units={found} now={Date.now()} empty="Units turn up by tag, machine, customer, or the marks on their casting." />
+      <h1 className="mb-3 text-xl font-bold">
+        {text === '' ? 'Find' : `${counted === 'all' ? inAll : `More than ${inAll}`} found for “${text}”`}
+      </h1>
+      {inAll > units.length && <p className="mb-3 text-ink2">The newest {units.length} are shown: one more word finds fewer.</p>}
+      <UnitList units={units} now={Date.now()} empty="Units turn up by tag, machine, customer, or the marks on their casting." />
     </div>
   );
 }
