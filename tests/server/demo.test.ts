@@ -36,7 +36,7 @@ describe('the demo shop', () => {
     for (const unit of released) expect((await certificateOf(db, unit.id))?.statement.proved.length).toBeGreaterThanOrEqual(4);
     const store = await wholeStore(db, START);
     expect([store.filter((a) => a.type === 'kit').length, store.filter((a) => a.type === 'sundry').length]).toEqual([30, 80]);
-    expect((await fitmentIndex(db)).length).toBe(60);
+    expect((await fitmentIndex(db)).entries.length).toBe(60);
     expect(store.filter((a) => a.supersededBy !== null).length).toBe(1);
     expect(store.flatMap((a) => a.lots).filter((l) => l.fault !== '').length).toBe(1);
     expect(store.flatMap((a) => a.lots).filter((l) => l.qty > 0 && (l.expiresAt ?? Infinity) < START).length).toBe(1);

@@ -34,40 +34,66 @@ const WORTH_BITS = 0.01;
 
 /**
  * Which fitment a unit is, from what was measured: every fitment with its probability, and which feature would settle most.
- * @param among how many of the likeliest the next feature is chosen to tell apart; its work grows with their square
+ * @param among how many of the likeliest are told, and told apart by the next feature; that work grows with their square
  * @returns candidates by probability, then id; empty without fitments, and then nothing fits
  * @source design, chapter 6: log-likelihoods of features, softmax, expected drop of entropy
  */
 export function identify({ measured, fitments }: IdentifyInput, rules: IdentifyRules, among = Infinity): Identified {
   const seen = FEATURES.filter((f) => measured[f] != null);
-  const readings = fitments.map((fit) => seen.map((f) => compare(f, measured, fit.features, rules)));
-  const logs = readings.map((all) => all.reduce((sum, r) => sum + r.log, 0));
+  const comparers = seen.map((f) => comparer(f, measured, rules));
+  const logs = new Float64Array(fitments.length);
+  for (const c of comparers) for (let i = 0; i < logs.length; i++) logs[i] = (logs[i] as number) + c((fitments[i] as Fitted).features).log;
   const p = softmax(logs);
-  const likeliest = logs
-    .map((log, i) => ({ log, fit: fitments[i] as Fitted }))
-    .sort((a, b) => b.log - a.log)
-    .slice(0, among);
-  const candidates = fitments
-    .map(({ id }, i) => ({
+  const order = likeliest(fitments, logs, among);
+  const candidates = order.map((i) => {
+    const { id, features } = fitments[i] as Fitted;
+    const says = comparers.map((c) => c(features).says);
+    return {
       id,
       probability: p[i] as number,
-      agree: seen.filter((_, k) => readings[i]?.[k]?.says === 'agree'),
-      clash: seen.filter((_, k) => readings[i]?.[k]?.says === 'clash'),
-    }))
-    .sort((a, b) => b.probability - a.probability || (a.id < b.id ? -1 : 1));
+      agree: seen.filter((_, k) => says[k] === 'agree'),
+      clash: seen.filter((_, k) => says[k] === 'clash'),
+    };
+  });
   const best = candidates[0];
   return {
     candidates,
     noneFits: best === undefined || (best.clash.length > 0 && best.clash.length >= best.agree.length),
     measureNext: measureNext(
-      likeliest.map((l) => l.fit),
-      likeliest.map((l) => l.log),
+      order.map((i) => fitments[i] as Fitted),
+      Float64Array.from(order, (i) => logs[i] as number),
       seen,
       rules,
     ),
     rulesUsed: Object.fromEntries(Object.values(LENGTHS).map(({ spread }) => [spread, rules[spread]])),
   };
 }
+
+/** Places of the likeliest fitments, by probability, then id; of those that are alike at the end of the list, the first given. */
+const likeliest = (fitments: readonly Fitted[], logs: Float64Array, most: number): readonly number[] => {
+  // Only what is among the first is put in order: with very many, most lie below the log of the last of them, or at it.
+  const least = logs.length <= most ? -Infinity : (logs.slice().sort().at(-most) ?? -Infinity);
+  const [above, alike]: [number[], number[]] = [[], []];
+  for (let i = 0; i < logs.length; i++) {
+    const log = logs[i] as number;
+    if (log > least) above.push(i);
+    else if (log === least) alike.push(i);
+  }
+  return [...above, ...alike.slice(0, most - above.length)].sort(
+    (a, b) => (logs[b] as number) - (logs[a] as number) || ((fitments[a] as Fitted).id < (fitments[b] as Fitted).id ? -1 : 1),
+  );
+};
+
+/** Compares one feature with that of many fitments: what was worked out for a value is given again for the next that has it. */
+const comparer = (f: Feature, measured: Measured, rules: IdentifyRules): ((known: Features) => Compared) => {
+  const byValue = new Map<unknown, Compared>();
+  return (known) => {
+    const value: unknown = Array.isArray(known[f]) ? known[f].join(' ') : known[f];
+    const said = byValue.get(value) ?? compare(f, measured, known, rules);
+    byValue.set(value, said);
+    return said;
+  };
+};
 
 type Compared = { readonly log: number; readonly says: 'agree' | 'clash' | 'nothing' };
 const said = (alike: boolean, log: number): Compared => ({ log, says: alike ? 'agree' : 'clash' });
@@ -99,7 +125,7 @@ const valueKey = (f: Feature, known: Features): string =>
 
 const measureNext = (
   fitments: readonly Fitted[],
-  logs: readonly number[],
+  logs: Float64Array,
   seen: readonly Feature[],
   rules: IdentifyRules,
 ): Identified['measureNext'] => {
@@ -126,7 +152,7 @@ const measureNext = (
       if (share === 0) continue;
       const reading = asMeasured(f, known);
       const byValue = new Map<string, number>();
-      const then = fitments.map(({ features }, i) => {
+      const then = Float64Array.from(fitments, ({ features }, i) => {
         if (features[f] == null) return (logs[i] as number) + UNKNOWN;
         const key = valueKey(f, features);
         const log = byValue.get(key) ?? compare(f, reading, features, rules).log;
@@ -140,11 +166,11 @@ const measureNext = (
   return best;
 };
 
-const softmax = (logs: readonly number[]): readonly number[] => {
+const softmax = (logs: Float64Array): Float64Array => {
   const most = logs.reduce((a, b) => Math.max(a, b), -Infinity);
   const weights = logs.map((l) => Math.exp(l - most));
   const total = weights.reduce((a, b) => a + b, 0);
   return weights.map((w) => w / total);
 };
 
-const entropyBits = (p: readonly number[]): number => p.reduce((sum, x) => (x > 0 ? sum - x * Math.log2(x) : sum), 0);
+const entropyBits = (p: Float64Array): number => p.reduce((sum, x) => (x > 0 ? sum - x * Math.log2(x) : sum), 0);

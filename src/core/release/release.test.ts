@@ -104,7 +104,7 @@ const record = (): UnitRecord => {
       found: 'present',
       condition: p.kind === 'cup' ? 'hard' : 'good',
       fate: p.kind === 'cup' ? 'replaced' : 'refitted',
-      goesIn: putIn({ piece: p.kind === 'cup' ? 'new' : 'same', faces: null }, 1),
+      goesIn: putIn({ piece: p.kind === 'cup' ? 'new' : 'same', faces: null }, 50),
     })),
     gaugings,
     marks: [],

@@ -70,7 +70,7 @@ export const search = <T>(
   terms: readonly Term[],
   most: number,
 ): { readonly found: readonly T[]; readonly inAll: number } => {
-  const hits = index.filter((entry) => terms.every((t) => meets(entry, t)));
+  const hits = candidates(index, terms).filter((entry) => terms.every((t) => meets(entry, t)));
   const first = terms[0]?.text ?? '';
   const begins = hits.filter((h) => h.text.startsWith(first));
   const ordered = begins.length === 0 || first === '' ? hits : [...begins, ...hits.filter((h) => !h.text.startsWith(first))];
@@ -80,3 +80,35 @@ export const search = <T>(
 const meets = ({ text, lengthsMm }: Indexed<unknown>, t: Term): boolean =>
   (t.mm !== null && lengthsMm.some((l) => l >= (t.mm as readonly [number, number])[0] && l <= (t.mm as readonly [number, number])[1])) ||
   text.includes(t.text);
+
+/** All texts of an index as one, and where each begins: one search through it is many times quicker than one through each. */
+type Whole = { readonly text: string; readonly starts: readonly number[] };
+const SEAM = '\u0000';
+const wholes = new WeakMap<readonly Indexed<unknown>[], Whole>();
+const wholeOf = (index: readonly Indexed<unknown>[]): Whole => {
+  const known = wholes.get(index);
+  if (known !== undefined) return known;
+  let at = 0;
+  const starts = index.map(({ text }) => {
+    const start = at;
+    at += text.length + SEAM.length;
+    return start;
+  });
+  const whole = { text: index.map((e) => e.text).join(SEAM), starts };
+  wholes.set(index, whole);
+  return whole;
+};
+
+/** Entries that hold the longest word of a query, in their order; all where only lengths are asked for. */
+const candidates = <T>(index: readonly Indexed<T>[], terms: readonly Term[]): readonly Indexed<T>[] => {
+  const word = terms.filter((t) => t.mm === null).reduce((longest, t) => (t.text.length > longest.length ? t.text : longest), '');
+  if (word === '') return index;
+  const { text, starts } = wholeOf(index);
+  const found: Indexed<T>[] = [];
+  let entry = 0;
+  for (let at = text.indexOf(word); at !== -1; at = text.indexOf(word, starts[entry] ?? text.length)) {
+    while (entry < starts.length && (starts[entry] as number) <= at) entry += 1;
+    found.push(index[entry - 1] as Indexed<T>);
+  }
+  return found;
+};

@@ -9,13 +9,13 @@ const [SHOWN, AMONG] = [8, 200];
 
 /** Which fitment a unit is, of all that the shop knows; `seen`: units of it that taught what they measured. */
 export async function identifyInStore(db: Reader, measured: Measured, family: string | null, rules: Rules): Promise<InStore> {
-  const index = (await fitmentIndex(db)).filter((f) => family === null || f.what.family === family);
-  const byId = new Map(index.map((f) => [f.what.id, f]));
-  const { candidates, noneFits, measureNext } = identify({ measured, fitments: index.map((f) => f.what) }, rules, AMONG);
+  const { entries, byId } = await fitmentIndex(db);
+  const fitments = entries.flatMap(({ what }) => (family === null || what.family === family ? [what] : []));
+  const { candidates, noneFits, measureNext } = identify({ measured, fitments }, rules, AMONG);
   return {
     noneFits,
     measureNext,
-    inAll: candidates.length,
+    inAll: fitments.length,
     candidates: candidates.slice(0, SHOWN).flatMap((c) => {
       const known = byId.get(c.id);
       return known === undefined ? [] : [{ ...c, fitment: known.what, seen: known.seen }];

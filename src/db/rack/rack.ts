@@ -1,4 +1,4 @@
-import { and, asc, count, desc, eq, inArray, isNotNull, isNull, lt, or, type SQL, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, inArray, isNotNull, isNull, lt, lte, or, type SQL, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { COMPLAINT_NAMES, sayComplaint } from '@/core/book-in/complaint';
 import { FAMILIES } from '@/core/family/families';
@@ -27,7 +27,7 @@ export type BookPlace = { readonly exitAt: number; readonly tagNo: number };
 /** A page of the units that have left, the newest first. @param behind null: from the newest on */
 export async function leftUnits(db: Reader, behind: BookPlace | null, most: number): Promise<Listed> {
   const older =
-    behind === null ? undefined : or(lt(units.exitAt, behind.exitAt), and(eq(units.exitAt, behind.exitAt), lt(units.tagNo, behind.tagNo)));
+    behind === null ? undefined : and(lte(units.exitAt, behind.exitAt), or(lt(units.exitAt, behind.exitAt), lt(units.tagNo, behind.tagNo)));
   const page = await tags(db, and(isNotNull(units.exitAt), older), [desc(units.exitAt), desc(units.tagNo)], most);
   return { units: page, inAll: (await tallyOf(db, LEFT)).get('') ?? 0 };
 }
@@ -35,7 +35,7 @@ export async function leftUnits(db: Reader, behind: BookPlace | null, most: numb
 /** Units that a search shows, and those past which they are not counted. */
 const [FOUND, COUNTED] = [60, 1000];
 
-/** Units by tag, machine, customer, or marks on the casting, in the shop or not, the newest first. Every word must stand somewhere; one or two letters must begin a word. */
+/** Units by tag, machine, customer, or marks on the casting, in the shop or not, the newest first. Every word must be there. */
 export async function findUnits(db: Reader, text: string): Promise<Listed & { readonly counted: 'all' | 'not-all' }> {
   const [number, hits] = [tagNumber(text), hitsOf(text)];
   if (hits === undefined) return { units: [], inAll: 0, counted: 'all' };
@@ -52,49 +52,53 @@ export async function findUnits(db: Reader, text: string): Promise<Listed & { re
   };
 }
 
-/** Tag numbers of units whose text holds every word of a search; undefined where there is no word. */
+/**
+ * Tag numbers of units whose text holds every word of a search, the newest first; undefined where there is no word. A word of three letters or
+ * more may stand anywhere in it; with shorter ones among them, which no index of threes knows, each must begin a word.
+ */
 const hitsOf = (text: string): SQL | undefined => {
   const words = text.split(/[\s"]+/).filter((w) => /[\p{L}\p{N}]/u.test(w));
-  const [long, short] = [words.filter((w) => [...w].length >= 3), words.filter((w) => [...w].length < 3)];
-  const grams = long.map((w) => `"${w}"`).join(' ');
-  const starts = short.map((w) => `"${w}"*`).join(' ');
   if (words.length === 0) return undefined;
-  if (long.length === 0) return newest(sql`unit_words where unit_words match ${starts} order by rowid desc limit ${COUNTED + 1}`);
-  if (short.length === 0) return newest(sql`unit_grams where unit_grams match ${grams} order by rowid desc limit ${COUNTED + 1}`);
-  return newest(
-    sql`unit_grams where unit_grams match ${grams} and rowid in (select rowid from unit_words where unit_words match ${starts}) order by rowid desc limit ${COUNTED + 1}`,
-  );
+  const newest = sql`order by rowid desc limit ${COUNTED + 1}`;
+  return words.every((w) => [...w].length >= 3)
+    ? sql`select * from (select rowid from unit_grams where unit_grams match ${words.map((w) => `"${w}"`).join(' ')} ${newest})`
+    : sql`select * from (select rowid from unit_words where unit_words match ${words.map((w) => `"${w}"*`).join(' ')} ${newest})`;
 };
-const newest = (from: SQL): SQL => sql`select * from (select rowid from ${from})`;
 
 const Complaints = z.array(z.enum(COMPLAINT_NAMES));
 
 const tags = async (db: Reader, where: SQL | undefined, order: readonly SQL[], limit: number): Promise<readonly TrayTag[]> => {
+  // The units are chosen before anything is joined to them: else all customers may be gone through to find them.
+  const u = db
+    .select()
+    .from(units)
+    .where(where)
+    .orderBy(...order)
+    .limit(limit)
+    .as('u');
   const rows = await db
     .select({
-      id: units.id,
-      tagNo: units.tagNo,
-      family: units.family,
+      id: u.id,
+      tagNo: u.tagNo,
+      family: u.family,
       variantLabel: familyVariants.label,
-      station: units.station,
-      outcome: units.outcome,
-      targetDiaMm: units.targetDiaMm,
-      dueAt: units.dueAt,
-      exit: units.exit,
-      exitAt: units.exitAt,
-      position: units.position,
+      station: u.station,
+      outcome: u.outcome,
+      targetDiaMm: u.targetDiaMm,
+      dueAt: u.dueAt,
+      exit: u.exit,
+      exitAt: u.exitAt,
+      position: u.position,
       machine: jobs.machine,
       complaints: jobs.complaints,
       complaintText: jobs.complaintText,
       customer: customers.name,
     })
-    .from(units)
-    .innerJoin(jobs, eq(units.jobId, jobs.id))
-    .innerJoin(customers, eq(jobs.customerId, customers.id))
-    .leftJoin(familyVariants, eq(units.variantId, familyVariants.id))
-    .where(where)
-    .orderBy(...order)
-    .limit(limit);
+    .from(u)
+    .crossJoin(jobs)
+    .crossJoin(customers)
+    .leftJoin(familyVariants, eq(u.variantId, familyVariants.id))
+    .where(and(eq(u.jobId, jobs.id), eq(jobs.customerId, customers.id)));
   return rows.map(({ complaints, complaintText, variantLabel, ...row }) => ({
     ...row,
     familyLabel: variantLabel ?? FAMILIES[row.family].label,

@@ -25,7 +25,7 @@ export async function findArticles(
   const terms = termsOf(q, lengths);
   const { found: direct } = search(index, terms, index.length);
   // Where nothing says so itself, a machine finds the kits that are made for it.
-  const made = direct.length > 0 ? new Map<string, Fitment>() : madeFor(search(await fitmentIndex(db), terms, Infinity).found);
+  const made = direct.length > 0 ? new Map<string, Fitment>() : madeFor(search((await fitmentIndex(db)).entries, terms, Infinity).found);
   const found = direct.length > 0 ? direct : index.flatMap(({ what }) => (made.has(what.number) ? [what] : []));
   const [lots, out, ordered, uses] = [await shelf(db), await withUnits(db), await onOrder(db), await usesOf(db)];
   const lines = found
@@ -52,7 +52,7 @@ export async function findFitments(
   q: string,
   lengths: Units['length'],
 ): Promise<{ readonly fitments: readonly Fitment[]; readonly inAll: number }> {
-  const { found, inAll } = search(await fitmentIndex(db), termsOf(q, lengths), MOST);
+  const { found, inAll } = search((await fitmentIndex(db)).entries, termsOf(q, lengths), MOST);
   return { fitments: found, inAll };
 }
 

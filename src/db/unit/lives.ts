@@ -1,4 +1,4 @@
-import { count, desc, eq, isNotNull, or, sql } from 'drizzle-orm';
+import { count, desc, eq, gt, or, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
 import type { UnitKind } from '@/core/family/family-name';
 import { fail, ok, type Result } from '@/core/result';
@@ -54,6 +54,9 @@ export type Comebacks = {
   readonly tallies: readonly ComebackTally[];
 };
 
+/** Units that came back; said so that the index on it is used. */
+const cameBack = gt(units.comesBackFrom, '');
+
 /** Tags that are named; how many there are is said. */
 const NAMED = 30;
 
@@ -61,7 +64,6 @@ const firstsJudgement = sql`(select ${verdicts.id} from ${verdicts} where ${verd
 
 type Cause = string | null;
 const readComebacks = async (db: Reader): Promise<Comebacks> => {
-  const cameBack = isNotNull(units.comesBackFrom);
   const tagNos = await db.select({ tagNo: units.tagNo }).from(units).where(cameBack).orderBy(desc(units.createdAt));
   const n = count();
   const kits = await db
@@ -101,7 +103,7 @@ const stampQuery = prepared((db: Reader) =>
     })
     .from(units)
     .innerJoin(firsts, eq(units.comesBackFrom, firsts.id))
-    .where(isNotNull(units.comesBackFrom))
+    .where(cameBack)
     .prepare(),
 );
 

@@ -41,7 +41,7 @@ export default async function KitPage({ params }: Params) {
         findings={findings}
         used={used.length}
         computedReorder={reorderPoint({ ...article, reorderAt: null }, used, now)}
-        fits={fitments.map((f) => f.what).filter((f) => f.kits.includes(number))}
+        fits={fitments.entries.map((f) => f.what).filter((f) => f.kits.includes(number))}
         units={units}
         now={now}
         open={may(person.role, 'kit')}

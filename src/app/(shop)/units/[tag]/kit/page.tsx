@@ -40,7 +40,7 @@ export default stationPage('kit', async (at) => {
   const db = await theDb();
   const store = await wholeStore(db, at.now);
   const ranked = rankedKits(needs, store, SHOWN);
-  const fitment = record.identity && (await fitmentIndex(db)).find((f) => f.what.id === record.identity?.fitmentId);
+  const fitment = record.identity && (await fitmentIndex(db)).byId.get(record.identity.fitmentId);
   const short = record.setAside.length === 0 ? [] : shortOf(record).map((need) => shortPart(record, need, store));
   const signedOff = (station: string): boolean => record.steps.some((s) => s.station === station);
   return (
