@@ -3,6 +3,7 @@ import type { z } from 'zod';
 import { type Doing, may, type Person } from '@/core/people/role';
 import { fail, type Result } from '@/core/result';
 import { problemsOf } from '@/core/schema/problems';
+import type { Sends } from '@/core/schema/sends';
 import type { SaveError } from '@/core/unit/save-error';
 import { type Db, theDb } from '@/db/engine/connection';
 import { currentPerson } from './who';
@@ -16,7 +17,7 @@ type Ring = { readonly db: Db; readonly person: Person; readonly now: number };
  */
 export const act =
   <S extends z.ZodType, T>(doing: Doing, door: S, work: (input: z.output<S>, ring: Ring) => Promise<Result<T, SaveError>>) =>
-  async (input: unknown): Promise<Result<T, SaveError>> => {
+  async (input: Sends<S>): Promise<Result<T, SaveError>> => {
     try {
       const person = await currentPerson();
       if (person === undefined) return fail({ code: 'signed-out' });

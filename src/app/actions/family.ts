@@ -1,17 +1,14 @@
 'use server';
 
-import { z } from 'zod';
 import { familyFaults, sayFamilyFault } from '@/core/family/check-family';
-import { familyOf, VariantDoor } from '@/core/family/variant-door';
+import { SaveVariant } from '@/core/family/family-doors';
+import { familyOf } from '@/core/family/variant-door';
 import { fail } from '@/core/result';
 import { saveVariant } from '@/db/family/variants';
 import { act } from '../_server/act';
-import { Id } from '../_server/change-of';
-
-const Entry = z.object({ id: Id, replaces: Id.nullable(), variant: VariantDoor });
 
 /** Saves a variant of a family; one that could not be worked with is refused, with every reason. */
-export const saveVariantAction = act('rules', Entry, async (i, { db, person, now }) => {
+export const saveVariantAction = act('rules', SaveVariant, async (i, { db, person, now }) => {
   const faults = familyFaults(familyOf(i.variant.base, i.variant));
   if (faults.length > 0) return fail({ code: 'refused', reasons: faults.map(sayFamilyFault) });
   return saveVariant(db, person, now, i);

@@ -5,11 +5,11 @@ import { redirect } from 'next/navigation';
 import { z } from 'zod';
 import { sayUntil } from '@/core/quantity/say-time';
 import { ok } from '@/core/result';
+import { Id } from '@/core/schema/target';
 import { theDb } from '@/db/engine/connection';
 import { signIn as signInPerson, signOut as signOutPerson } from '@/db/people/people';
 import { newCalendarKey } from '@/db/unit/calendar';
 import { act } from '../_server/act';
-import { Id } from '../_server/change-of';
 
 const SignIn = z.object({ personId: Id, pin: z.string().min(1).max(64) });
 

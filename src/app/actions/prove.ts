@@ -1,8 +1,7 @@
 'use server';
 
 import { z } from 'zod';
-import { WET_NAMES } from '@/core/prove/programme/seen';
-import { ReadRunDoor } from '@/core/prove/read-run-door';
+import { NoteSeen, QueuedUnit, ReopenAfterFail, StartRun, StartStanding, StoreRun } from '@/core/prove/prove-doors';
 import { fail, ok } from '@/core/result';
 import { tagOf } from '@/core/unit/unit-record';
 import { loadUnit } from '@/db/engine/load-unit';
@@ -11,37 +10,30 @@ import { runStepOf, startRun, storeRun } from '@/db/prove/prove';
 import { leaveRigQueue, queueForRig, rigQueued } from '@/db/prove/rig-queue';
 import { theRig } from '@/ports/rig-run';
 import { act } from '../_server/act';
-import { changeOf, Id, Note, Target } from '../_server/change-of';
+import { changeOf } from '../_server/change-of';
 import { runOnRig } from '../_server/run-on-rig';
 
-const StepId = z.string().min(1).max(60);
-const Shield = z.literal(true, 'shut the shield first');
-
 /** Starts a step on the rig. The run belongs to this server from here on: its end is stored whoever looks. */
-export const startRunAction = act(
-  'bench',
-  z.object({ ...Target, stepId: StepId, shield: Shield, holder: Id }),
-  async (i, { db, person, now }) => {
-    const rig = theRig();
-    if (rig.busy) return fail({ code: 'refused', reasons: [`The rig is busy with ${rig.current?.order.tag}. Queue for it.`] });
-    const [first] = await rigQueued(db);
-    if (first !== undefined && first.unitId !== i.unitId)
-      return fail({
-        code: 'refused',
-        reasons: [`${tagOf(first)} waits for the rig before it; take that off the queue at Rig, or prove it first.`],
-      });
-    const record = await loadUnit(db, i.unitId);
-    if (record === undefined) return fail({ code: 'no-such-unit' });
-    const step = runStepOf(record, i.stepId);
-    if (!step.ok) return step;
-    // A run only adds to the unit; whether it may start is asked again when it is stored.
-    const change = changeOf({ ...i, version: null }, person, now, 'run-started');
-    const begun = await startRun(db, change, { runId: i.eventId, stepId: i.stepId, way: 'rig' });
-    if (!begun.ok) return begun;
-    const started = await runOnRig(db, { record, step: step.value, runId: i.eventId, holder: i.holder, person });
-    return started.ok ? begun : started;
-  },
-);
+export const startRunAction = act('bench', StartRun, async (i, { db, person, now }) => {
+  const rig = theRig();
+  if (rig.busy) return fail({ code: 'refused', reasons: [`The rig is busy with ${rig.current?.order.tag}. Queue for it.`] });
+  const [first] = await rigQueued(db);
+  if (first !== undefined && first.unitId !== i.unitId)
+    return fail({
+      code: 'refused',
+      reasons: [`${tagOf(first)} waits for the rig before it; take that off the queue at Rig, or prove it first.`],
+    });
+  const record = await loadUnit(db, i.unitId);
+  if (record === undefined) return fail({ code: 'no-such-unit' });
+  const step = runStepOf(record, i.stepId);
+  if (!step.ok) return step;
+  // A run only adds to the unit; whether it may start is asked again when it is stored.
+  const change = changeOf({ ...i, version: null }, person, now, 'run-started');
+  const begun = await startRun(db, change, { runId: i.eventId, stepId: i.stepId, way: 'rig' });
+  if (!begun.ok) return begun;
+  const started = await runOnRig(db, { record, step: step.value, runId: i.eventId, holder: i.holder, person });
+  return started.ok ? begun : started;
+});
 
 /** The hold that asks for it goes on. */
 export const holdLongerAction = act('bench', z.object({}), async () =>
@@ -55,40 +47,29 @@ export const abortRunAction = act('see', z.object({}), async (_, { person }) => 
 });
 
 /** A run made without the rig: read by eye beside a hand pump, or from a logger. */
-export const storeRunAction = act(
-  'bench',
-  z.object({ ...Target, stepId: StepId, shield: Shield, way: z.enum(['by-hand', 'logger']), ...ReadRunDoor.shape }),
-  (i, { db, person, now }) => storeRun(db, changeOf({ ...i, version: null }, person, now, 'run-read'), { ...i, runId: i.eventId }),
+export const storeRunAction = act('bench', StoreRun, (i, { db, person, now }) =>
+  storeRun(db, changeOf({ ...i, version: null }, person, now, 'run-read'), { ...i, runId: i.eventId }),
 );
 
-const SeenDoor = z.object({
-  ...Target,
-  stepId: StepId,
-  answer: z.enum(['good', 'bad']).nullable(),
-  readings: z.tuple([z.number().min(-1000).max(1000), z.number().min(-1000).max(1000)]).nullable(),
-  wet: z.enum(WET_NAMES).nullable(),
-  note: z.string().trim().max(300),
-});
 // What was seen only adds to the unit: a run that ended beside it does not clash with it.
-export const noteSeenAction = act('bench', SeenDoor, (i, { db, person, now }) =>
+export const noteSeenAction = act('bench', NoteSeen, (i, { db, person, now }) =>
   noteSeen(db, changeOf({ ...i, version: null }, person, now, 'step-seen'), i),
 );
 
-const StandDoor = z.object({ ...Target, stepId: StepId, startMm: z.number().min(-1000).max(1000).nullable() });
-export const startStandingAction = act('bench', StandDoor, (i, { db, person, now }) =>
+export const startStandingAction = act('bench', StartStanding, (i, { db, person, now }) =>
   startStanding(db, changeOf({ ...i, version: null }, person, now, 'stands'), i),
 );
 
 /** Back to the station where what a failure points at is put right. */
-export const reopenAfterFailAction = act('bench', z.object({ ...Target, what: Note }), (i, { db, person, now }) =>
+export const reopenAfterFailAction = act('bench', ReopenAfterFail, (i, { db, person, now }) =>
   reopenAfterFail(db, changeOf(i, person, now, 'reopened', i.what), i.what),
 );
 
-export const queueForRigAction = act('bench', z.object({ unitId: Id }), async (i, { db, person, now }) => {
+export const queueForRigAction = act('bench', QueuedUnit, async (i, { db, person, now }) => {
   await queueForRig(db, person, i.unitId, now);
   return ok(null);
 });
-export const leaveRigQueueAction = act('bench', z.object({ unitId: Id }), async (i, { db }) => {
+export const leaveRigQueueAction = act('bench', QueuedUnit, async (i, { db }) => {
   await leaveRigQueue(db, i.unitId);
   return ok(null);
 });

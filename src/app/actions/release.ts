@@ -1,21 +1,18 @@
 'use server';
 
-import { z } from 'zod';
 import { may } from '@/core/people/role';
 import { sayUntil } from '@/core/quantity/say-time';
 import { fail } from '@/core/result';
-import { STATIONS } from '@/core/station';
+import { JustTarget, Leave, Reopen, Sign } from '@/core/unit/unit-doors';
 import { loadUnit } from '@/db/engine/load-unit';
 import { checkPin } from '@/db/people/people';
 import { release, signForRelease } from '@/db/release/release';
 import { leave, reopen } from '@/db/unit/sign-off';
 import { act } from '../_server/act';
-import { changeOf, Id, Target } from '../_server/change-of';
-
-const SignDoor = z.object({ ...Target, signerId: Id, pin: z.string().min(1).max(64) });
+import { changeOf } from '../_server/change-of';
 
 /** One signature under a release. Whoever signs enters their PIN, also when they are signed in. */
-export const signAction = act('bench', SignDoor, async (i, { db, person, now }) => {
+export const signAction = act('bench', Sign, async (i, { db, person, now }) => {
   const signer = await checkPin(db, i.signerId, i.pin, now);
   if (!signer.ok)
     return fail({
@@ -36,14 +33,8 @@ export const signAction = act('bench', SignDoor, async (i, { db, person, now }) 
   return signForRelease(db, changeOf(i, person, now, 'signed', signer.value.name), signer.value);
 });
 
-export const releaseAction = act('bench', z.object(Target), (i, { db, person, now }) => release(db, changeOf(i, person, now, 'released')));
-export const leaveAction = act(
-  'exit',
-  z.object({ ...Target, exit: z.enum(['scrapped', 'returned']), reason: z.string().trim().min(3, 'say why').max(500) }),
-  (i, { db, person, now }) => leave(db, changeOf(i, person, now, 'exited', i.reason), i.exit),
-);
-export const reopenAction = act(
-  'reopen',
-  z.object({ ...Target, station: z.enum(STATIONS), reason: z.string().trim().min(3, 'say why').max(500) }),
-  (i, { db, person, now }) => reopen(db, changeOf(i, person, now, 'reopened', `${i.station}: ${i.reason}`), i.station),
+export const releaseAction = act('bench', JustTarget, (i, { db, person, now }) => release(db, changeOf(i, person, now, 'released')));
+export const leaveAction = act('exit', Leave, (i, { db, person, now }) => leave(db, changeOf(i, person, now, 'exited', i.reason), i.exit));
+export const reopenAction = act('reopen', Reopen, (i, { db, person, now }) =>
+  reopen(db, changeOf(i, person, now, 'reopened', `${i.station}: ${i.reason}`), i.station),
 );

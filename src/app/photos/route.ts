@@ -2,11 +2,12 @@ import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { may } from '@/core/people/role';
 import { problemsOf } from '@/core/schema/problems';
+import { Id } from '@/core/schema/target';
 import { PHOTO_KINDS } from '@/core/unit/photo';
 import { saySaveError } from '@/core/unit/save-error';
 import { theDb } from '@/db/engine/connection';
 import { addPhoto } from '@/db/unit/photos';
-import { changeOf, Id } from '../_server/change-of';
+import { changeOf } from '../_server/change-of';
 import { problem } from '../_server/door';
 import { currentPerson } from '../_server/who';
 

@@ -13,7 +13,7 @@ const ByComplaint = z.strictObject(Object.fromEntries(COMPLAINT_NAMES.map((c) =>
  */
 export const LikelihoodsDoor = z.strictObject(
   Object.fromEntries(CAUSE_NAMES.map((c) => [c, z.strictObject({ prior: Chance, given: ByComplaint })])),
-) as unknown as z.ZodType<Likelihoods>;
+) as unknown as z.ZodType<Likelihoods, Likelihoods>;
 export type Likelihoods = {
   readonly [C in CauseName]: { readonly prior: number; readonly given: { readonly [S in Complaint]: number } };
 };

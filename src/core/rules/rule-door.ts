@@ -20,10 +20,10 @@ export const EditedRulesDoor = WholeSet.superRefine((set, context) => {
   if (low >= high) context.addIssue({ code: 'custom', path: ['windowMaxMm'], message: `must be above the least gap, ${low}` });
   else if (typeof aim === 'number' && (aim < low || aim > high))
     context.addIssue({ code: 'custom', path: ['gapTargetMm'], message: `must lie between ${low} and ${high}` });
-}) as unknown as z.ZodType<Rules>;
+}) as unknown as z.ZodType<Rules, Rules>;
 
 /** A stored rule set. Rules that the shop has not set are null and take the table; rules that came after it was stored take the standard value. */
 export const RulesDoor = z
   .record(z.string(), z.unknown())
   .transform((stored): Readonly<Record<string, unknown>> => ({ ...STANDARD_RULES, ...stored }))
-  .pipe(WholeSet) as unknown as z.ZodType<Rules>;
+  .pipe(WholeSet) as unknown as z.ZodType<Rules, Rules>;

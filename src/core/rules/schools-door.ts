@@ -3,4 +3,4 @@ import { MATERIALS } from '../family/material';
 import { SCHOOLS } from './school';
 import type { Schools } from './schools';
 
-export const SchoolsDoor = z.partialRecord(z.enum(MATERIALS), z.enum(SCHOOLS)) as unknown as z.ZodType<Schools>;
+export const SchoolsDoor = z.partialRecord(z.enum(MATERIALS), z.enum(SCHOOLS)) as unknown as z.ZodType<Schools, Schools>;

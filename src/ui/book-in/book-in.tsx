@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { uuidv7 } from 'uuidv7';
+import type { BookIn as BookInSent } from '@/core/book-in/book-in-doors';
 import { NEEDS_OPEN, type TestName } from '@/core/book-in/cause';
 import { COMPLAINT_NAMES, COMPLAINTS, type Complaint } from '@/core/book-in/complaint';
 import type { FinishedCounts, Likelihoods } from '@/core/book-in/likelihoods';
@@ -24,6 +25,7 @@ import { SectionDrawing } from '../drawing/section-drawing';
 import { Silhouette } from '../drawing/silhouette';
 import { SendingNote } from '../photo/sending-note';
 import { usePhotos } from '../photo/use-photos';
+import type { Ask } from '../save/use-ask';
 import { Causes } from '../strip/causes';
 
 type Booked = { readonly unitId: string; readonly tagNo: number };
@@ -37,7 +39,7 @@ export function BookIn({
   bookIn,
 }: {
   readonly units: Units;
-  readonly bookIn: (input: unknown) => Promise<Result<Booked, SaveError>>;
+  readonly bookIn: Ask<BookInSent, Booked>;
   readonly variants: readonly { readonly id: string; readonly variant: Variant }[];
   readonly model: Likelihoods;
   readonly finished: FinishedCounts;

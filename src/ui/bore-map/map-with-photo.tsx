@@ -1,6 +1,7 @@
 'use client';
 
 import { type ComponentProps, useState } from 'react';
+import type { LayPhoto as LayPhotoSent } from '@/core/judge/judge-doors';
 import type { Underlay } from '@/core/judge/underlay';
 import { type FixedPoint, startPoints } from '@/core/judge/underlay';
 import type { Photo } from '@/core/unit/photo';
@@ -29,7 +30,7 @@ export function MapWithPhoto({
   readonly tag: string;
   readonly photos: readonly Photo[];
   readonly underlay: Underlay | null;
-  readonly layPhoto: SaveAction;
+  readonly layPhoto: SaveAction<LayPhotoSent>;
   /** Where the verdict stands on paper, once it is saved. */
   readonly sheet: string | undefined;
   readonly open: boolean;

@@ -6,6 +6,7 @@ import type { CleaningAdvice, Drilling } from '@/core/clean/cleaning';
 import { sayLength } from '@/core/quantity/say';
 import { sayFullDate } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
+import type { Treat } from '@/core/strip/strip-doors';
 import type { Treatment } from '@/core/strip/treatment';
 import { lookedAgain, METHODS, type MethodName, toRinse } from '@/core/strip/treatment';
 import { SaveNote } from '../save/save-note';
@@ -30,7 +31,7 @@ export function Clean({
   /** It has a bore that will be judged. */
   readonly judged: boolean;
   readonly units: Units;
-  readonly treat: SaveAction;
+  readonly treat: SaveAction<Treat>;
   readonly open: boolean;
 }) {
   const { save, saving, acceptTheirs } = useSave(treat, target, 'adds');
@@ -194,7 +195,7 @@ function Log({ treatments }: { readonly treatments: readonly Treatment[] }) {
 }
 
 /** At Judge: whoever looks again says so there too. */
-export function LookedAgain({ target, treat }: { readonly target: UnitTarget; readonly treat: SaveAction }) {
+export function LookedAgain({ target, treat }: { readonly target: UnitTarget; readonly treat: SaveAction<Treat> }) {
   const { save, saving, acceptTheirs } = useSave(treat, target, 'adds');
   return (
     <div className="mb-3">

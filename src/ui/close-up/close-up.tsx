@@ -1,14 +1,19 @@
 'use client';
 
 import { type ComponentProps, type ReactNode, useState } from 'react';
+import type { NoteAtBench } from '@/core/bench/bench-doors';
+import type { FindForgotten, NoteTorque } from '@/core/close-up/close-up-doors';
 import type { CloseUpStep } from '@/core/close-up/guide';
 import type { Family } from '@/core/family/family';
 import type { Touch } from '@/core/fluid/contact';
 import type { RubberName } from '@/core/fluid/rubber';
+import type { SpoilPiece } from '@/core/kit/kit-doors';
 import type { Units } from '@/core/quantity/units';
+import type { RecordPart } from '@/core/strip/strip-doors';
 import type { TrayPart } from '@/core/strip/tray-door';
 import type { Treatment } from '@/core/strip/treatment';
 import type { Photo } from '@/core/unit/photo';
+import type { StartWait } from '@/core/unit/unit-doors';
 import { SendingNote } from '../photo/sending-note';
 import { usePhotos } from '../photo/use-photos';
 import { SaveNote } from '../save/save-note';
@@ -27,12 +32,12 @@ import { TouchBox } from './touch-box';
 const ForgottenBox = late<ComponentProps<typeof Forgotten>>(async () => (await import('./forgotten-box')).ForgottenBox);
 
 export type CloseUpActions = {
-  readonly recordPart: SaveAction;
-  readonly note: SaveAction;
-  readonly noteTorque: SaveAction;
-  readonly findForgotten: SaveAction;
-  readonly startWait: SaveAction;
-  readonly spoilPiece: SaveAction;
+  readonly recordPart: SaveAction<RecordPart>;
+  readonly note: SaveAction<NoteAtBench>;
+  readonly noteTorque: SaveAction<NoteTorque>;
+  readonly findForgotten: SaveAction<FindForgotten>;
+  readonly startWait: SaveAction<StartWait>;
+  readonly spoilPiece: SaveAction<SpoilPiece>;
 };
 
 /** The tray going back in, the order of stripping reversed: what touches what, then part by part, then stroked by hand. */

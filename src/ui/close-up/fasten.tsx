@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import type { NoteTorque } from '@/core/close-up/close-up-doors';
 import type { Torque } from '@/core/close-up/fastening';
 import type { Fastened } from '@/core/strip/tray-door';
 import { Choices } from '../field/choices';
@@ -23,7 +24,7 @@ export function Fasten({
   readonly slotId: string;
   readonly name: string;
   readonly torque: Torque | null;
-  readonly noteTorque: SaveAction;
+  readonly noteTorque: SaveAction<NoteTorque>;
   readonly busy: boolean;
   readonly home: string;
   readonly onDone: (fastened: Fastened) => void;
@@ -108,7 +109,7 @@ function EnterTorque({
   readonly target: UnitTarget;
   readonly slotId: string;
   readonly name: string;
-  readonly noteTorque: SaveAction;
+  readonly noteTorque: SaveAction<NoteTorque>;
 }) {
   const { save, saving, acceptTheirs } = useSave(noteTorque, target);
   const [nm, setNm] = useState('');

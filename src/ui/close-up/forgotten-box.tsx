@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { uuidv7 } from 'uuidv7';
 import { reopenedByParts } from '@/core/close-up/bearing';
+import type { FindForgotten } from '@/core/close-up/close-up-doors';
 import { inTheWay } from '@/core/close-up/order';
 import type { Family } from '@/core/family/family';
 import { STATION_WORDS } from '@/core/station';
@@ -24,7 +25,7 @@ export function ForgottenBox({
   readonly target: UnitTarget;
   readonly family: Family;
   readonly tray: readonly TrayPart[];
-  readonly findForgotten: SaveAction;
+  readonly findForgotten: SaveAction<FindForgotten>;
 }) {
   const { save, saving, acceptTheirs } = useSave(findForgotten, target);
   const [picked, setPicked] = useState('');
@@ -34,7 +35,9 @@ export function ForgottenBox({
   const out = part === undefined ? [] : [...inTheWay(family, tray, part).filter((p) => p.goesIn !== null), part];
   const opened = reopenedByParts(family, out).map((s) => STATION_WORDS[s]);
   const forgotten =
-    picked === UNLISTED ? { what: 'unlisted', partId: uuidv7(), ...unlisted, name: nameOf(unlisted) } : { what: 'listed', partId: picked };
+    picked === UNLISTED
+      ? { what: 'unlisted' as const, partId: uuidv7(), ...unlisted, name: nameOf(unlisted) }
+      : { what: 'listed' as const, partId: picked };
   return (
     <div className="grid gap-2">
       <label className="label mb-0">

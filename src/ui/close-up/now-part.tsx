@@ -2,8 +2,10 @@
 
 import { TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
+import type { NoteTorque } from '@/core/close-up/close-up-doors';
 import type { CloseUpStep } from '@/core/close-up/guide';
 import type { Faces } from '@/core/family/facing';
+import type { SpoilPiece } from '@/core/kit/kit-doors';
 import type { Fastened, TrayPart } from '@/core/strip/tray-door';
 import type { Photo } from '@/core/unit/photo';
 import { Thumbs } from '../photo/thumbs';
@@ -31,8 +33,8 @@ export function NowPart({
   readonly part: TrayPart;
   readonly step: CloseUpStep;
   readonly photos: readonly Photo[];
-  readonly noteTorque: SaveAction;
-  readonly spoilPiece: SaveAction;
+  readonly noteTorque: SaveAction<NoteTorque>;
+  readonly spoilPiece: SaveAction<SpoilPiece>;
   readonly busy: boolean;
   readonly put: (news: PutIn) => void;
 }) {
@@ -108,7 +110,15 @@ export function NowPart({
 }
 
 /** The new piece is no good any more: it is put away, and Kit gives another. */
-function Spoilt({ target, part, spoilPiece }: { readonly target: UnitTarget; readonly part: TrayPart; readonly spoilPiece: SaveAction }) {
+function Spoilt({
+  target,
+  part,
+  spoilPiece,
+}: {
+  readonly target: UnitTarget;
+  readonly part: TrayPart;
+  readonly spoilPiece: SaveAction<SpoilPiece>;
+}) {
   const { save, saving, acceptTheirs } = useSave(spoilPiece, target);
   return (
     <div>

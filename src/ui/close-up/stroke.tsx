@@ -1,5 +1,6 @@
 'use client';
 
+import type { NoteAtBench } from '@/core/bench/bench-doors';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
@@ -12,7 +13,7 @@ export function Stroke({
 }: {
   readonly target: UnitTarget;
   readonly returns: 'by-itself' | 'sticks' | null;
-  readonly note: SaveAction;
+  readonly note: SaveAction<NoteAtBench>;
 }) {
   const { save, saving, acceptTheirs } = useSave(note, target);
   const say = (answer: 'by-itself' | 'sticks'): void => void save({ data: { kind: 'stroked', returns: answer } });

@@ -1,11 +1,13 @@
 'use client';
 
 import { useState } from 'react';
+import type { NoteAtBench } from '@/core/bench/bench-doors';
 import { contactsOf, type Touch, weightOf } from '@/core/fluid/contact';
 import { FLUIDS } from '@/core/fluid/fluid';
 import { RUBBERS, type RubberName } from '@/core/fluid/rubber';
 import type { Units } from '@/core/quantity/units';
 import type { Treatment } from '@/core/strip/treatment';
+import type { StartWait } from '@/core/unit/unit-doors';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
@@ -28,8 +30,8 @@ export function TouchBox({
   readonly stated: readonly RubberName[];
   readonly treatments: readonly Treatment[];
   readonly units: Units;
-  readonly note: SaveAction;
-  readonly startWait: SaveAction;
+  readonly note: SaveAction<NoteAtBench>;
+  readonly startWait: SaveAction<StartWait>;
   readonly open: boolean;
 }) {
   const noting = useSave(note, target);

@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import type { Approval } from '@/core/judge/approval';
+import type { AnswerCustomer, AskCustomer as AskCustomerSent } from '@/core/judge/judge-doors';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import { DateField } from '../field/date-field';
 import { SaveNote } from '../save/save-note';
@@ -31,8 +32,8 @@ export function AskCustomer({
   readonly needed: boolean;
   readonly now: number;
   readonly open: boolean;
-  readonly ask: SaveAction;
-  readonly answer: SaveAction;
+  readonly ask: SaveAction<AskCustomerSent>;
+  readonly answer: SaveAction<AnswerCustomer>;
 }) {
   const asking = useSave(ask, target);
   const answering = useSave(answer, target);

@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { uuidv7 } from 'uuidv7';
 import { familyFaults, sayFamilyFault } from '@/core/family/check-family';
 import { geometryAt } from '@/core/family/family';
+import type { SaveVariant } from '@/core/family/family-doors';
 import { familyOf, type Variant } from '@/core/family/variant-door';
 import type { Units } from '@/core/quantity/units';
 import type { Result } from '@/core/result';
@@ -13,6 +14,7 @@ import { wholeParts } from '@/core/unit/drawn-parts';
 import { type SaveError, saySaveError } from '@/core/unit/save-error';
 import { SectionDrawing } from '../drawing/section-drawing';
 import { LengthField } from '../field/quantity-field';
+import type { Ask } from '../save/use-ask';
 import { MoveButtons, moved } from '../unit/move-buttons';
 import { Scroll } from '../unit/scroll';
 import { TableHead } from '../unit/table-head';
@@ -30,7 +32,7 @@ export function VariantEditor({
   /** The variant that is changed; null: a new one. */
   readonly replaces: string | null;
   readonly units: Units;
-  readonly save: (input: unknown) => Promise<Result<{ readonly id: string }, SaveError>>;
+  readonly save: Ask<SaveVariant, { readonly id: string }>;
 }) {
   const router = useRouter();
   const [id] = useState(uuidv7);

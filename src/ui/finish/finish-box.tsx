@@ -3,6 +3,7 @@
 import { type ComponentProps, useState } from 'react';
 import type { BenchOf } from '@/core/bench/bench-record';
 import { FINISH_NAMES, FINISHES, type FinishBody, finishObjections } from '@/core/finish/finish';
+import type { FindCured, PutOnFinish } from '@/core/finish/finish-doors';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import { STATION_WORDS } from '@/core/station';
 import { SaveNote } from '../save/save-note';
@@ -26,8 +27,8 @@ export function FinishBox({
   readonly body: FinishBody;
   /** What is plugged before painting, by name. */
   readonly openings: readonly string[];
-  readonly putOn: SaveAction;
-  readonly findCured: SaveAction;
+  readonly putOn: SaveAction<PutOnFinish>;
+  readonly findCured: SaveAction<FindCured>;
 }) {
   const cures = finishes.some((f) => f.curedAt === null);
   const form = <PutOn target={target} body={body} openings={openings} putOn={putOn} />;
@@ -134,7 +135,7 @@ function OneFinish({
 }: {
   readonly target: UnitTarget;
   readonly finish: Finish;
-  readonly findCured: SaveAction;
+  readonly findCured: SaveAction<FindCured>;
 }) {
   const { save, saving, acceptTheirs } = useSave(findCured, target);
   const now = useNow(finish.curedAt === null);

@@ -4,6 +4,7 @@ import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
 import { uuidv7 } from 'uuidv7';
 import type { Material } from '@/core/family/material';
 import { gaugeBore } from '@/core/gauge/gauge';
+import type { CheckRing, SaveGauging } from '@/core/gauge/gauge-doors';
 import { type Instrument, whyUnfit } from '@/core/gauge/instrument';
 import { SHAPE_WORDS } from '@/core/gauge/shape';
 import { GRID_CLOCKS } from '@/core/gauge/suggest-grid';
@@ -16,6 +17,7 @@ import type { SaveError } from '@/core/unit/save-error';
 import { Profile } from '../drawing/profile';
 import { AngleField } from '../field/quantity-field';
 import { SaveNote } from '../save/save-note';
+import type { Ask } from '../save/use-ask';
 import { useDraft } from '../save/use-draft';
 import { useSave } from '../save/use-save';
 import { Scroll } from '../unit/scroll';
@@ -58,8 +60,8 @@ export function Gauge({
   readonly earlier: readonly GaugedSet[];
   readonly mayOverride: boolean;
   readonly now: number;
-  readonly checkRing: (input: unknown) => Promise<Result<unknown, SaveError>>;
-  readonly save: SaveAction;
+  readonly checkRing: Ask<CheckRing>;
+  readonly save: SaveAction<SaveGauging>;
   readonly open: boolean;
   readonly ledger: ReactNode;
 }) {

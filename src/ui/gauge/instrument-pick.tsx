@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import { uuidv7 } from 'uuidv7';
+import type { CheckRing } from '@/core/gauge/gauge-doors';
 import { type Instrument, sayUnfit, whyUnfit } from '@/core/gauge/instrument';
 import { sayDia } from '@/core/quantity/say';
 import { sayWhen } from '@/core/quantity/say-time';
@@ -10,6 +11,7 @@ import type { Result } from '@/core/result';
 import type { Rules } from '@/core/rules/rule-set';
 import { type SaveError, saySaveError } from '@/core/unit/save-error';
 import { LengthField } from '../field/quantity-field';
+import type { Ask } from '../save/use-ask';
 
 /** Which gauge measures, whether its ring check holds, and a check of it now. */
 export function InstrumentPick({
@@ -36,7 +38,7 @@ export function InstrumentPick({
   readonly units: Units;
   readonly rules: Rules;
   readonly now: number;
-  readonly checkRing: (input: unknown) => Promise<Result<unknown, SaveError>>;
+  readonly checkRing: Ask<CheckRing>;
 }) {
   const [checking, setChecking] = useState(false);
   const [ringMm, setRing] = useState<number | null>(nominalMm);

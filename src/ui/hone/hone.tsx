@@ -5,6 +5,7 @@ import type { Material } from '@/core/family/material';
 import type { Station } from '@/core/gauge/station';
 import type { BorePass } from '@/core/hone/bore-pass';
 import { DRIVES } from '@/core/hone/drive';
+import type { BoreCut, LogPass } from '@/core/hone/hone-doors';
 import { honePlan } from '@/core/hone/hone-plan';
 import { type LearnedRate, pooledPass } from '@/core/hone/learned-rates';
 import { sayHoned } from '@/core/hone/say-honed';
@@ -60,7 +61,7 @@ export function Hone({
   readonly rates: { readonly all: readonly LearnedRate[]; readonly others: readonly LearnedRate[] };
   readonly units: Units;
   readonly rules: Rules;
-  readonly actions: { readonly logPass: SaveAction; readonly boreCut: SaveAction };
+  readonly actions: { readonly logPass: SaveAction<LogPass>; readonly boreCut: SaveAction<BoreCut> };
   readonly open: boolean;
   readonly now: number;
   readonly ledger: ReactNode;

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { GRITS, type Grit } from '@/core/hone/cutting-rate';
 import { TOOL_NAMES, TOOLS, type Tool } from '@/core/hone/drive';
+import type { LogPass } from '@/core/hone/hone-doors';
 import type { Units } from '@/core/quantity/units';
 import { LengthField } from '../field/quantity-field';
 import { SaveNote } from '../save/save-note';
@@ -28,7 +29,7 @@ export function PassForm({
   readonly nowMm: number;
   readonly tools?: readonly Tool[];
   readonly units: Units;
-  readonly logPass: SaveAction;
+  readonly logPass: SaveAction<LogPass>;
 }) {
   const { save, saving, acceptTheirs } = useSave(logPass, target, 'adds');
   const [tool, setTool] = useState<Tool>(tools[0] ?? 'stone');

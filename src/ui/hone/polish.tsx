@@ -3,6 +3,7 @@
 import { type ReactNode, useState } from 'react';
 import type { BorePass } from '@/core/hone/bore-pass';
 import { DRIVES } from '@/core/hone/drive';
+import type { LogPass } from '@/core/hone/hone-doors';
 import type { Units } from '@/core/quantity/units';
 import { StationFrame } from '../unit/station-frame';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
@@ -34,7 +35,7 @@ export function Polish({
   readonly startDiaMm: number | null;
   readonly passes: readonly BorePass[];
   readonly units: Units;
-  readonly logPass: SaveAction;
+  readonly logPass: SaveAction<LogPass>;
   readonly open: boolean;
   readonly now: number;
   readonly signOff: ReactNode;

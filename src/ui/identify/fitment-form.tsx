@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { uuidv7 } from 'uuidv7';
 import type { Fitment } from '@/core/identify/fitment';
 import type { Units } from '@/core/quantity/units';
+import type { SaveFitment } from '@/core/store/store-doors';
 import { LengthField } from '../field/quantity-field';
 import { type Ask, useAsk } from '../save/use-ask';
 
@@ -28,7 +29,7 @@ export function FitmentForm({
   readonly known: boolean;
   readonly families: readonly { readonly name: Fitment['family']; readonly label: string }[];
   readonly units: Units;
-  readonly save: Ask;
+  readonly save: Ask<SaveFitment>;
 }) {
   const [draft, setDraft] = useState(start);
   const [threads, setThreads] = useState(start.features.portThreads?.join(' ') ?? '');

@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { Feature, Measured } from '@/core/identify/feature';
 import { type Fitment, sayFitment } from '@/core/identify/fitment';
 import type { InStore } from '@/core/identify/identify';
+import type { IdentifyUnit } from '@/core/identify/identify-doors';
 import { queryOf } from '@/core/identify/identify-query';
 import { sayLength, sayNominal } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
@@ -43,7 +44,7 @@ export function Identify({
   readonly unit: { readonly target: UnitTarget; readonly tag: string; readonly machine: string; readonly is: string | null } | undefined;
   readonly units: Units;
   readonly open: boolean;
-  readonly save: SaveAction;
+  readonly save: SaveAction<IdentifyUnit>;
 }) {
   const [measured, setMeasured] = useState(start);
   const [family, setFamily] = useState(startFamily);
@@ -207,7 +208,7 @@ function Row({
   readonly units: Units;
   readonly measured: Measured;
   readonly open: boolean;
-  readonly action: SaveAction;
+  readonly action: SaveAction<IdentifyUnit>;
 }) {
   const { fitment } = c;
   return (
@@ -261,7 +262,7 @@ function ItIs({
   readonly unit: { readonly target: UnitTarget; readonly is: string | null };
   readonly fitment: Fitment;
   readonly measured: Measured;
-  readonly action: SaveAction;
+  readonly action: SaveAction<IdentifyUnit>;
 }) {
   const { save, saving, acceptTheirs } = useSave(action, unit.target);
   return unit.is === sayFitment(fitment) ? (

@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import type { BoreCut } from '@/core/hone/hone-doors';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
@@ -16,7 +17,7 @@ export function BoreChange({
   /** What the record knows already. */
   readonly suggested: string;
   readonly open: boolean;
-  readonly boreCut: SaveAction;
+  readonly boreCut: SaveAction<BoreCut>;
 }) {
   const { save, saving, acceptTheirs } = useSave(boreCut, target);
   const [note, setNote] = useState(suggested);

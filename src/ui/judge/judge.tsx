@@ -4,6 +4,7 @@ import { type ReactNode, useCallback, useMemo, useState } from 'react';
 import { uuidv7 } from 'uuidv7';
 import type { Geometry } from '@/core/family/geometry';
 import { formOf, type JudgeInput, judgeBore } from '@/core/judge/judge';
+import type { LayPhoto, SaveJudgement } from '@/core/judge/judge-doors';
 import type { MarkRecord } from '@/core/judge/mark-record';
 import type { SavedVerdict } from '@/core/judge/saved-verdict';
 import type { Underlay } from '@/core/judge/underlay';
@@ -65,8 +66,8 @@ export function Judge({
   readonly underlay: Underlay | null;
   readonly earlier: readonly GaugedSet[];
   readonly now: number;
-  readonly layPhoto: SaveAction;
-  readonly save: SaveAction;
+  readonly layPhoto: SaveAction<LayPhoto>;
+  readonly save: SaveAction<SaveJudgement>;
   readonly open: boolean;
   readonly ledger: ReactNode;
 }) {

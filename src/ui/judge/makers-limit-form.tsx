@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import type { SetMakersLimit } from '@/core/judge/judge-doors';
 import type { MakersLimit } from '@/core/judge/limits';
 import type { Units } from '@/core/quantity/units';
 import { LengthField } from '../field/quantity-field';
@@ -21,7 +22,7 @@ export function MakersLimitForm({
   /** The machine and place that share the limit, in words. */
   readonly fitment: string;
   readonly units: Units;
-  readonly setLimit: SaveAction;
+  readonly setLimit: SaveAction<SetMakersLimit>;
 }) {
   const { save, saving, acceptTheirs } = useSave(setLimit, target);
   const [maxDiaMm, setMax] = useState<number | null>(limit?.maxDiaMm ?? null);

@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import type { OverruleVerdict } from '@/core/judge/judge-doors';
 import { OVERRULINGS } from '@/core/judge/overrule';
 import type { Units } from '@/core/quantity/units';
 import { OUTCOME_WORDS } from '../drawing/verdict-sign';
@@ -17,7 +18,7 @@ export function OverruleForm({
 }: {
   readonly target: UnitTarget;
   readonly units: Units;
-  readonly overrule: SaveAction;
+  readonly overrule: SaveAction<OverruleVerdict>;
 }) {
   const { save, saving, acceptTheirs } = useSave(overrule, target);
   const [outcome, setOutcome] = useState<(typeof OVERRULINGS)[number]>('reuse');

@@ -1,3 +1,4 @@
+import type { KeepSurplus, MeasureNeed, OpenBag, OrderFor, PutBack, ReuseOld, SetAsideBag } from '@/core/kit/kit-doors';
 import type { KitMatch } from '@/core/kit/match-kit';
 
 import type { Stocked } from '@/core/store/article';
@@ -5,11 +6,11 @@ import type { SaveAction } from '../unit/unit-actions';
 
 export type RankedKit = { readonly kit: Stocked; readonly match: KitMatch };
 export type KitActions = {
-  readonly setAside: SaveAction;
-  readonly putBack: SaveAction;
-  readonly openBag: SaveAction;
-  readonly measure: SaveAction;
-  readonly order: SaveAction;
-  readonly keep: SaveAction;
-  readonly reuse: SaveAction;
+  readonly setAside: SaveAction<SetAsideBag>;
+  readonly putBack: SaveAction<PutBack>;
+  readonly openBag: SaveAction<OpenBag>;
+  readonly measure: SaveAction<MeasureNeed>;
+  readonly order: SaveAction<OrderFor>;
+  readonly keep: SaveAction<KeepSurplus>;
+  readonly reuse: SaveAction<ReuseOld>;
 };

@@ -1,3 +1,5 @@
+'use client';
+
 import type { KitActions, RankedKit } from './kit-actions';
 
 ('use client');

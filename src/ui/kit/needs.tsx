@@ -2,6 +2,7 @@
 
 import { PART_KINDS, type PartKind } from '@/core/family/part-kind';
 import { dimWords, sayDim } from '@/core/family/say-dims';
+import type { MeasureNeed } from '@/core/kit/kit-doors';
 import type { Units } from '@/core/quantity/units';
 import { type NamedNeed, toMeasure } from '@/core/unit/ranked-kits';
 import { LengthField } from '../field/quantity-field';
@@ -31,7 +32,7 @@ export function Needs({
   readonly ranked: readonly RankedKit[];
   readonly units: Units;
   readonly open: boolean;
-  readonly measure: SaveAction;
+  readonly measure: SaveAction<MeasureNeed>;
 }) {
   const { save, saving, acceptTheirs } = useSave(measure, target);
   if (needs.length === 0) return <p className="text-ink2">Every part goes back: nothing is needed.</p>;

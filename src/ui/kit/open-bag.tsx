@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { MEASURES } from '@/core/family/measures';
 import { PART_KIND_NAMES, PART_KINDS, type PartKind } from '@/core/family/part-kind';
 import { dimWords, sayDims } from '@/core/family/say-dims';
+import type { OpenBag as OpenBagSent } from '@/core/kit/kit-doors';
 import type { SetAside } from '@/core/kit/set-aside';
 import type { Units } from '@/core/quantity/units';
 import type { BagFinding } from '@/core/store/bag-finding';
@@ -24,7 +25,7 @@ export function OpenBag({
   readonly bag: SetAside;
   readonly target: UnitTarget;
   readonly units: Units;
-  readonly save: SaveAction;
+  readonly save: SaveAction<OpenBagSent>;
   readonly onDone: () => void;
 }) {
   const { save, saving, acceptTheirs } = useSave(action, target);

@@ -3,6 +3,7 @@
 import { useEffect, useState } from 'react';
 import type { BestSet } from '@/core/kit/best-set';
 import type { CoverSets } from '@/core/kit/cover-sets';
+import type { OrderFor } from '@/core/kit/kit-doors';
 import { sayWhen } from '@/core/quantity/say-time';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
@@ -45,7 +46,7 @@ export function Sets({
   readonly now: number;
   readonly open: boolean;
   readonly take: (articleId: string, qty: number) => Promise<{ readonly ok: boolean }>;
-  readonly order: SaveAction;
+  readonly order: SaveAction<OrderFor>;
 }) {
   const [unverified, setUnverified] = useState(false);
   const [answer, setAnswer] = useState<SetsAnswer | 'failed'>();

@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import type { ReuseOld } from '@/core/kit/kit-doors';
 import type { ShortPart } from '@/core/unit/ranked-kits';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
@@ -18,7 +19,7 @@ export function Short({
   readonly target: UnitTarget;
   readonly open: boolean;
   readonly take: (articleId: string, qty: number) => Promise<unknown>;
-  readonly reuse: SaveAction;
+  readonly reuse: SaveAction<ReuseOld>;
 }) {
   const { save, saving, acceptTheirs } = useSave(reuse, target);
   const [reason, setReason] = useState('');

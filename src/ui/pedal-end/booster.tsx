@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import type { NoteAtBench, SaveVacuum } from '@/core/bench/bench-doors';
 import { type BenchRecord, benchOf, newestOf } from '@/core/bench/bench-record';
 import {
   type CheckValve,
@@ -26,8 +27,8 @@ type Props = {
   readonly bench: readonly BenchRecord[];
   readonly rules: Pick<Rules, 'vacuumDropKPa'>;
   readonly units: Units;
-  readonly note: SaveAction;
-  readonly saveVacuum: SaveAction;
+  readonly note: SaveAction<NoteAtBench>;
+  readonly saveVacuum: SaveAction<SaveVacuum>;
   readonly open: boolean;
 };
 

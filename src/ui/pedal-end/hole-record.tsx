@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import type { NoteAtBench } from '@/core/bench/bench-doors';
 import type { BenchOf } from '@/core/bench/bench-record';
 import { holeAnswer, holeProblems, type PinnedHole, REMEDIES, REMEDY_NAMES, type Remedy } from '@/core/pedal-end/hole';
 import type { Units } from '@/core/quantity/units';
@@ -28,7 +29,7 @@ export function HoleRecord({
   readonly saved: readonly BenchOf<'hole'>[];
   readonly rules: Pick<Rules, 'holeWearMm' | 'holeOvalMm'>;
   readonly units: Units;
-  readonly note: SaveAction;
+  readonly note: SaveAction<NoteAtBench>;
 }) {
   const { save, saving, acceptTheirs } = useSave(note, target);
   const [partId, setPartId] = useState(parts[0]?.id ?? '');

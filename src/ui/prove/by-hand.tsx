@@ -3,6 +3,7 @@
 import { useEffect, useState } from 'react';
 import { goneReadings, goneTimes, type HeldReading, holdReadings, readingTimes, readOn } from '@/core/prove/by-hand';
 import type { RunStep } from '@/core/prove/programme/step';
+import type { StoreRun } from '@/core/prove/prove-doors';
 import { sayPressure } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import { NumberField } from '../field/number-field';
@@ -28,7 +29,7 @@ export function ByHand({
   readonly units: Units;
   /** How much longer the hold that was judged last has to go on, s. */
   readonly moreS: number | null;
-  readonly store: SaveAction;
+  readonly store: SaveAction<StoreRun>;
 }) {
   const { save, saving, acceptTheirs } = useSave(store, target, 'adds');
   const [shield, setShield] = useState(false);

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import type { Wet } from '@/core/prove/programme/seen';
 import type { Suspect } from '@/core/prove/programme/suspects';
+import type { ReopenAfterFail } from '@/core/prove/prove-doors';
 import { STATION_WORDS } from '@/core/station';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
@@ -23,7 +24,7 @@ export function Failed({
   /** What may be behind it, by where it is wet. */
   readonly byWet: { readonly [W in Wet | 'unsaid']: readonly Suspect[] };
   readonly wet: Wet | null;
-  readonly reopen: SaveAction;
+  readonly reopen: SaveAction<ReopenAfterFail>;
   readonly open: boolean;
 }) {
   const { save, saving, acceptTheirs } = useSave(reopen, target);

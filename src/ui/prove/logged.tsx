@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { type LoggedRow, loggedSamples, partsOf, writtenTo } from '@/core/prove/logged';
 import type { RunStep } from '@/core/prove/programme/step';
+import type { StoreRun } from '@/core/prove/prove-doors';
 import { sayPressure } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import { readTrace } from '@/csv/trace-csv';
@@ -27,7 +28,7 @@ export function Logged({
   /** The unit's bore: a rod that moved in it pushed that much fluid. */
   readonly boreMm: number | null;
   readonly units: Units;
-  readonly store: SaveAction;
+  readonly store: SaveAction<StoreRun>;
 }) {
   const { save, saving, acceptTheirs } = useSave(store, target, 'adds');
   const [rows, setRows] = useState<readonly LoggedRow[]>();

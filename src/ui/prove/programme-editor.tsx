@@ -7,10 +7,12 @@ import { FAMILIES } from '@/core/family/families';
 import type { UnitKind } from '@/core/family/family-name';
 import { programmeCautions, programmeFaults } from '@/core/prove/programme/check';
 import { newStep } from '@/core/prove/programme/new-step';
+import type { SaveProgramme } from '@/core/prove/programme/programme-doors';
 import { type Programme, STEP_KINDS, STEPS, type Step, type StepKind } from '@/core/prove/programme/step';
 import type { Units } from '@/core/quantity/units';
 import type { Result } from '@/core/result';
 import { type SaveError, saySaveError } from '@/core/unit/save-error';
+import type { Ask } from '../save/use-ask';
 import { MoveButtons, moved } from '../unit/move-buttons';
 import { StepEditor } from './step-editor';
 
@@ -28,7 +30,7 @@ export function ProgrammeEditor({
   readonly chambers: readonly string[];
   readonly units: Units;
   readonly open: boolean;
-  readonly save: (input: unknown) => Promise<Result<unknown, SaveError>>;
+  readonly save: Ask<SaveProgramme>;
 }) {
   const family = FAMILIES[kind];
   const [steps, setSteps] = useState(programme.steps);

@@ -9,14 +9,17 @@ import type { BenchFill } from '@/core/prove/programme/fill-strokes';
 import { cautionOf, sayDoing, sayStep } from '@/core/prove/programme/say-step';
 import { isStanding } from '@/core/prove/programme/standing';
 import { isRunStep, isSeenStep, type Programme } from '@/core/prove/programme/step';
+import type { NoteSeen, QueuedUnit, ReopenAfterFail, StartRun, StartStanding, StoreRun } from '@/core/prove/prove-doors';
 import type { RigSample } from '@/core/prove/rig-sample';
 import { RUN_WAYS, type Run } from '@/core/prove/run';
 import type { RunAnalysis } from '@/core/prove/run-analysis';
 import { sayVolume } from '@/core/quantity/say';
 import { sayWhen } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
+import type { Nothing } from '@/core/schema/sends';
 import type { Photo } from '@/core/unit/photo';
 import type { StepStand } from '@/core/unit/proving';
+import type { Ask } from '../save/use-ask';
 import { Go } from '../shell/go';
 import { late } from '../shell/late';
 import { StationFrame } from '../unit/station-frame';
@@ -45,15 +48,15 @@ export type ShownRun = Pick<Run, 'id' | 'step' | 'because'> & {
 };
 
 export type ProveActions = {
-  readonly start: SaveAction;
-  readonly store: SaveAction;
-  readonly note: SaveAction;
-  readonly stand: SaveAction;
-  readonly reopen: SaveAction;
-  readonly abort: (input: unknown) => Promise<unknown>;
-  readonly holdLonger: (input: unknown) => Promise<unknown>;
-  readonly queue: (input: unknown) => Promise<unknown>;
-  readonly unqueue: (input: unknown) => Promise<unknown>;
+  readonly start: SaveAction<StartRun>;
+  readonly store: SaveAction<StoreRun>;
+  readonly note: SaveAction<NoteSeen>;
+  readonly stand: SaveAction<StartStanding>;
+  readonly reopen: SaveAction<ReopenAfterFail>;
+  readonly abort: Ask<Nothing>;
+  readonly holdLonger: Ask<Nothing>;
+  readonly queue: Ask<QueuedUnit>;
+  readonly unqueue: Ask<QueuedUnit>;
 };
 
 /** Why what a run says is no verdict of the unit as it is now; undefined: it is. */

@@ -2,10 +2,13 @@
 
 import { isOver, RUN_STATES } from '@/core/prove/live-run';
 import { sayStep } from '@/core/prove/programme/say-step';
+import type { QueuedUnit } from '@/core/prove/prove-doors';
 import { pressureIn } from '@/core/quantity/say';
 import { sayWhen } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
+import type { Nothing } from '@/core/schema/sends';
 import { tagOf } from '@/core/unit/unit-record';
+import type { Ask } from '../save/use-ask';
 import { Go } from '../shell/go';
 import { LineLost } from './running';
 import { Trace } from './trace';
@@ -24,8 +27,8 @@ export function RigPage({
   readonly units: Units;
   readonly queue: readonly { readonly unitId: string; readonly tagNo: number; readonly by: string; readonly at: number }[];
   readonly mayQueue: boolean;
-  readonly abort: (input: unknown) => Promise<unknown>;
-  readonly leave: (input: unknown) => Promise<unknown>;
+  readonly abort: Ask<Nothing>;
+  readonly leave: Ask<QueuedUnit>;
 }) {
   const { run, line } = useLiveRun();
   return (

@@ -5,8 +5,11 @@ import { useState } from 'react';
 import type { LiveRun } from '@/core/prove/live-run';
 import { isOver } from '@/core/prove/live-run';
 import type { RunStep } from '@/core/prove/programme/step';
+import type { QueuedUnit, StartRun } from '@/core/prove/prove-doors';
+import type { Nothing } from '@/core/schema/sends';
 import { tagOf } from '@/core/unit/unit-record';
 import { SaveNote } from '../save/save-note';
+import type { Ask } from '../save/use-ask';
 import { useSave } from '../save/use-save';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { pageName } from './use-live-run';
@@ -34,9 +37,9 @@ export function RigStart({
   readonly live: LiveRun | undefined;
   readonly queue: readonly Waiting[];
   readonly actions: {
-    readonly start: SaveAction;
-    readonly queue: (input: unknown) => Promise<unknown>;
-    readonly unqueue: (input: unknown) => Promise<unknown>;
+    readonly start: SaveAction<StartRun>;
+    readonly queue: Ask<QueuedUnit>;
+    readonly unqueue: Ask<QueuedUnit>;
   };
 }) {
   const { save, saving, acceptTheirs } = useSave(actions.start, target);

@@ -1,6 +1,7 @@
 'use client';
 
 import { type ComponentProps, useState } from 'react';
+import type { StoreRun } from '@/core/prove/prove-doors';
 import { RUN_WAYS, type RunWay } from '@/core/prove/run';
 import { Choices } from '../field/choices';
 import { late } from '../shell/late';
@@ -22,7 +23,7 @@ export function RunWays({
 }: Omit<ComponentProps<typeof RigStart>, 'actions'> &
   Pick<ComponentProps<typeof Logged>, 'boreMm' | 'units'> &
   Pick<ComponentProps<typeof ByHand>, 'moreS'> & {
-    readonly actions: ComponentProps<typeof RigStart>['actions'] & { readonly store: SaveAction };
+    readonly actions: ComponentProps<typeof RigStart>['actions'] & { readonly store: SaveAction<StoreRun> };
   }) {
   const [way, setWay] = useState<RunWay>('rig');
   const { target, step } = rig;

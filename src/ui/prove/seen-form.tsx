@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { ANSWERS, type Wet } from '@/core/prove/programme/seen';
 import type { SeenStep } from '@/core/prove/programme/step';
+import type { NoteSeen } from '@/core/prove/prove-doors';
 import { NumberField } from '../field/number-field';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
@@ -20,7 +21,7 @@ export function SeenForm({
   readonly step: SeenStep;
   /** Where the rod stood when it was left standing. */
   readonly startMm?: number | null;
-  readonly note: SaveAction;
+  readonly note: SaveAction<NoteSeen>;
 }) {
   const { save, saving, acceptTheirs } = useSave(note, target, 'adds');
   const [wet, setWet] = useState<Wet | null>(null);

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import type { BenchOf } from '@/core/bench/bench-record';
 import type { StandingStep } from '@/core/prove/programme/standing';
+import type { NoteSeen, StartStanding } from '@/core/prove/prove-doors';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import { sayWait } from '@/core/quantity/say-wait';
 import type { Photo } from '@/core/unit/photo';
@@ -31,8 +32,8 @@ export function Standing({
   readonly standing: BenchOf<'standing'> | undefined;
   /** Photos of this step since it was closed up. */
   readonly photos: readonly Photo[];
-  readonly start: SaveAction;
-  readonly note: SaveAction;
+  readonly start: SaveAction<StartStanding>;
+  readonly note: SaveAction<NoteSeen>;
 }) {
   const { save, saving, acceptTheirs } = useSave(start, target, 'adds');
   const [startMm, setStartMm] = useState<number | null>(null);

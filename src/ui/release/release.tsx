@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { Person } from '@/core/people/role';
 import type { Signature } from '@/core/people/signature';
 import { sayWhen } from '@/core/quantity/say-time';
+import type { JustTarget, Sign } from '@/core/unit/unit-doors';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
@@ -28,7 +29,7 @@ export function Release({
   readonly unmet: readonly string[];
   readonly open: boolean;
   readonly now: number;
-  readonly actions: { readonly sign: SaveAction; readonly release: SaveAction };
+  readonly actions: { readonly sign: SaveAction<Sign>; readonly release: SaveAction<JustTarget> };
 }) {
   const signing = useSave(actions.sign, target);
   const releasing = useSave(actions.release, target);

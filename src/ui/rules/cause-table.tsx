@@ -1,11 +1,13 @@
 'use client';
 
 import { useState } from 'react';
+import type { SaveCauses } from '@/core/book-in/book-in-doors';
 import { CAUSE_NAMES, CAUSES, type CauseName, WHERE_WORDS } from '@/core/book-in/cause';
 import { COMPLAINT_NAMES, COMPLAINTS, type Complaint } from '@/core/book-in/complaint';
 import type { Likelihoods } from '@/core/book-in/likelihoods';
 import type { Result } from '@/core/result';
 import { type SaveError, saySaveError } from '@/core/unit/save-error';
+import type { Ask } from '../save/use-ask';
 import { Scroll } from '../unit/scroll';
 
 const percent = (chance: number): string => String(Math.round(chance * 1000) / 10);
@@ -22,7 +24,7 @@ export function CauseTable({
   readonly stated: Likelihoods;
   readonly moved: Likelihoods;
   readonly open: boolean;
-  readonly save: (input: unknown) => Promise<Result<unknown, SaveError>>;
+  readonly save: Ask<SaveCauses>;
 }) {
   const [model, setModel] = useState(stated);
   const [note, setNote] = useState('');

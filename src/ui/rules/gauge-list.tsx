@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import { uuidv7 } from 'uuidv7';
+import type { AddInstrument, WhichInstrument } from '@/core/gauge/gauge-doors';
 import { type Instrument, sayUnfit, whyUnfit } from '@/core/gauge/instrument';
 import { sayDia } from '@/core/quantity/say';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
@@ -27,9 +28,9 @@ export function GaugeList({
   readonly rules: Rules;
   readonly now: number;
   readonly open: boolean;
-  readonly add: Ask<unknown>;
-  readonly retire: Ask<unknown>;
-  readonly newToken: Ask<{ readonly token: string }>;
+  readonly add: Ask<AddInstrument>;
+  readonly retire: Ask<WhichInstrument>;
+  readonly newToken: Ask<WhichInstrument, { readonly token: string }>;
 }) {
   const [name, setName] = useState('');
   const { ask, told } = useAsk();

@@ -4,14 +4,15 @@ import { useState } from 'react';
 import type { Otherwise } from '@/core/judge/judged-otherwise';
 import type { Result } from '@/core/result';
 import { RULE_NAMES, RULES, type RuleName, type Rules } from '@/core/rules/rule-set';
+import type { PreviewRules, SaveRules } from '@/core/rules/rules-doors';
 import type { Schools } from '@/core/rules/schools';
 import { type SaveError, saySaveError } from '@/core/unit/save-error';
+import type { Ask } from '../save/use-ask';
 import { Scroll } from '../unit/scroll';
 import { TableHead } from '../unit/table-head';
 import { Preview } from './preview';
 import { SchoolTable } from './school-table';
 
-type Ask<T> = (input: unknown) => Promise<Result<T, SaveError>>;
 type Previewed = { readonly judged: number; readonly otherwise: readonly Otherwise[] };
 
 /** The shop's rules, to read and to edit. Before they are saved one sees which units they would judge otherwise. */
@@ -27,8 +28,8 @@ export function RuleTable({
   readonly rules: Rules;
   readonly schools: Schools;
   readonly open: boolean;
-  readonly preview: Ask<Previewed>;
-  readonly save: Ask<unknown>;
+  readonly preview: Ask<PreviewRules, Previewed>;
+  readonly save: Ask<SaveRules>;
 }) {
   const [typed, setTyped] = useState<Readonly<Partial<Record<RuleName, string>>>>({});
   const [schools, setSchools] = useState(inForce);
@@ -38,7 +39,7 @@ export function RuleTable({
   const changed = RULE_NAMES.filter((name) => typed[name] !== undefined && numberOf(typed[name]) !== rules[name]);
   const none = changed.length === 0 && schools === inForce;
   const edited = { ...rules, ...Object.fromEntries(changed.map((name) => [name, numberOf(typed[name] ?? '')])) };
-  const ask = async <T,>(action: Ask<T>, input: unknown): Promise<T | undefined> => {
+  const ask = async <I, T>(action: Ask<I, T>, input: I): Promise<T | undefined> => {
     const result = await action(input).catch(() => undefined);
     if (result === undefined) setTold(['No connection. Everything is still here: try again when it is back.']);
     else setTold(result.ok ? [] : saySaveError(result.error));

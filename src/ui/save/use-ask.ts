@@ -4,13 +4,14 @@ import { useState } from 'react';
 import type { Result } from '@/core/result';
 import { type SaveError, saySaveError } from '@/core/unit/save-error';
 
-export type Ask<T = unknown> = (input: unknown) => Promise<Result<T, SaveError>>;
+/** A request that is no change to a unit. @typeParam I what its door takes */
+export type Ask<I, T = unknown> = (input: I) => Promise<Result<T, SaveError>>;
 
 /** For what is not a unit's: sends one request and keeps what stood in its way, in words. */
 export function useAsk() {
   const [told, setTold] = useState<readonly string[]>([]);
   const [asking, setAsking] = useState(false);
-  const ask = async <T>(action: Ask<T>, input: unknown): Promise<T | undefined> => {
+  const ask = async <I, T>(action: Ask<I, T>, input: I): Promise<T | undefined> => {
     setAsking(true);
     const result = await action(input).catch(() => undefined);
     setAsking(false);

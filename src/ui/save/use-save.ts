@@ -2,8 +2,9 @@
 
 import { useCallback, useEffect, useState } from 'react';
 import { uuidv7 } from 'uuidv7';
-import type { Result } from '@/core/result';
+import type { Target } from '@/core/schema/target';
 import type { SaveError } from '@/core/unit/save-error';
+import type { Payload, SaveAction, UnitTarget } from '../unit/unit-actions';
 
 export type Saving =
   | { readonly kind: 'idle' }
@@ -24,23 +25,19 @@ const learn = (unitId: string, version: number): void => void known.set(unitId, 
  * Sends a change and keeps it until it has arrived. Each save has an id of its own, so that sending it again cannot apply it twice.
  * @param kind `adds`: it clashes with nothing, so the server does not ask what was seen; then its answer says nothing about what others did in between
  */
-export function useSave<I, O extends { readonly version: number }>(
-  action: (input: never) => Promise<Result<O, SaveError>>,
-  target: { readonly unitId: string; readonly version: number },
-  kind: 'rests' | 'adds' = 'rests',
-) {
+export function useSave<I>(action: SaveAction<I>, target: UnitTarget, kind: 'rests' | 'adds' = 'rests') {
   const [saving, setSaving] = useState<Saving>({ kind: 'idle' });
   useEffect(() => {
     learn(target.unitId, target.version);
   }, [target.unitId, target.version]);
   const save = useCallback(
-    (input: I, eventId = uuidv7()): Promise<Result<O, SaveError>> => {
-      const send = async (): Promise<Result<O, SaveError>> => {
+    (input: Payload<I>, eventId = uuidv7()): ReturnType<SaveAction<I>> => {
+      const send = async (): ReturnType<SaveAction<I>> => {
         setSaving({ kind: 'saving' });
         for (;;) {
           try {
             const version = known.get(target.unitId) ?? target.version;
-            const result = await action({ ...input, eventId, unitId: target.unitId, version } as never);
+            const result = await action(whole(input, { eventId, unitId: target.unitId, version }));
             if (result.ok && (kind === 'rests' || result.value.version === version + 1)) learn(target.unitId, result.value.version);
             setSaving(result.ok ? { kind: 'idle' } : { kind: 'failed', error: result.error });
             return result;
@@ -71,3 +68,6 @@ export function useSave<I, O extends { readonly version: number }>(
   );
   return { save, saving, acceptTheirs };
 }
+
+/** A change as its door takes it: what a page gave, and what all changes carry. Leaving a target out of it and putting one in again gives the same type. */
+const whole = <I>(input: Payload<I>, target: Target): I => ({ ...input, ...target }) as unknown as I;

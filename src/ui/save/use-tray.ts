@@ -2,12 +2,13 @@
 
 import { startTransition, useOptimistic } from 'react';
 import { type PartNews, withNews } from '@/core/strip/part-news';
+import type { RecordPart } from '@/core/strip/strip-doors';
 import type { TrayPart } from '@/core/strip/tray-door';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { useSave } from './use-save';
 
 /** The tray with what was just entered already on it; that stays while it is on its way, and goes back if it is refused. */
-export function useTray(saved: readonly TrayPart[], recordPart: SaveAction, target: UnitTarget) {
+export function useTray(saved: readonly TrayPart[], recordPart: SaveAction<RecordPart>, target: UnitTarget) {
   const { save, saving, acceptTheirs } = useSave(recordPart, target);
   const [tray, expect] = useOptimistic(saved, (parts: readonly TrayPart[], entry: { readonly partId: string; readonly news: PartNews }) =>
     parts.map((p) => {

@@ -6,6 +6,7 @@ import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
 import { type GapWay, gapRecordOf, sayGapRecord } from '@/core/set/gap-record';
 import type { GapSheet } from '@/core/set/gap-sheet';
+import type { SaveGap } from '@/core/set/set-doors';
 import type { GapRules } from '@/core/set/setup';
 import { Choices } from '../field/choices';
 import { SaveNote } from '../save/save-note';
@@ -29,7 +30,7 @@ export function SetStation({
   readonly gaps: readonly BenchOf<'gap'>[];
   readonly rules: GapRules;
   readonly units: Units;
-  readonly saveGap: SaveAction;
+  readonly saveGap: SaveAction<SaveGap>;
   readonly open: boolean;
   readonly now: number;
 }) {

@@ -1,6 +1,8 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
+import type { RingWait } from '@/core/unit/unit-doors';
+import type { Ask } from '../save/use-ask';
 import { Go } from './go';
 import { chime } from './sound';
 import type { Wait } from './wait';
@@ -13,7 +15,7 @@ export function Bell({
 }: {
   readonly waits: readonly Wait[];
   readonly now: number | undefined;
-  readonly ring: (input: unknown) => Promise<{ readonly ok: boolean; readonly value?: { readonly rings: boolean } }>;
+  readonly ring: Ask<RingWait, { readonly rings: boolean }>;
 }) {
   const asked = useRef(new Set<string>());
   const [ringing, setRinging] = useState<readonly Wait[]>([]);

@@ -1,17 +1,15 @@
 'use client';
 
 import { useState } from 'react';
+import type { Nothing } from '@/core/schema/sends';
+import type { Ask } from '../save/use-ask';
 
 /** Gives a person an address for their calendar program. It is shown once; a new one takes its place. */
-export function CalendarAddress({
-  calendarKey,
-}: {
-  readonly calendarKey: (input: unknown) => Promise<{ readonly ok: boolean; readonly value?: { readonly key: string } }>;
-}) {
+export function CalendarAddress({ calendarKey }: { readonly calendarKey: Ask<Nothing, { readonly key: string }> }) {
   const [address, setAddress] = useState<string>();
   const make = async (): Promise<void> => {
     const answer = await calendarKey({}).catch(() => undefined);
-    if (answer?.value !== undefined) setAddress(`${location.origin}/api/v1/calendar/${answer.value.key}.ics`);
+    if (answer?.ok === true) setAddress(`${location.origin}/api/v1/calendar/${answer.value.key}.ics`);
   };
   return (
     <div className="mt-2 border-t border-hair pt-2 text-[13px]">

@@ -4,6 +4,8 @@ import { Popover } from 'radix-ui';
 import type { RefObject } from 'react';
 import { sayFullDate } from '@/core/quantity/say-time';
 import { sayWait } from '@/core/quantity/say-wait';
+import type { Nothing } from '@/core/schema/sends';
+import type { Ask } from '../save/use-ask';
 import { CalendarAddress } from './calendar-address';
 import { Go } from './go';
 import type { Wait } from './wait';
@@ -13,7 +15,7 @@ export type WaitsListProps = {
   readonly now: number | undefined;
   /** The button that it hangs from. */
   readonly under: RefObject<HTMLButtonElement | null>;
-  readonly calendarKey: (input: unknown) => Promise<{ readonly ok: boolean; readonly value?: { readonly key: string } }>;
+  readonly calendarKey: Ask<Nothing, { readonly key: string }>;
   readonly onClose: () => void;
 };
 

@@ -1,3 +1,7 @@
+'use client';
+
+import type { RingWait } from '@/core/unit/unit-doors';
+import type { Ask } from '../save/use-ask';
 import type { Wait } from './wait';
 
 ('use client');
@@ -18,7 +22,7 @@ export function Waits({
   calendarKey,
 }: {
   readonly waits: readonly Wait[];
-  readonly ring: (input: unknown) => Promise<{ readonly ok: boolean; readonly value?: { readonly rings: boolean } }>;
+  readonly ring: Ask<RingWait, { readonly rings: boolean }>;
   readonly calendarKey: WaitsListProps['calendarKey'];
 }) {
   const [open, setOpen] = useState(false);

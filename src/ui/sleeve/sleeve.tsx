@@ -5,6 +5,7 @@ import { MATERIAL_WORDS, type Material } from '@/core/family/material';
 import { sayDia, sayLength } from '@/core/quantity/say';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
+import type { BackFromSleeving, SendOut as SendOutSent } from '@/core/sleeve/sleeve-doors';
 import type { Sleeving } from '@/core/sleeve/sleeving';
 import { DateField } from '../field/date-field';
 import { LengthField } from '../field/quantity-field';
@@ -23,8 +24,8 @@ type Props = {
   readonly units: Units;
   readonly open: boolean;
   readonly now: number;
-  readonly sendOut: SaveAction;
-  readonly back: SaveAction;
+  readonly sendOut: SaveAction<SendOutSent>;
+  readonly back: SaveAction<BackFromSleeving>;
 };
 
 /** Sleeving, which another shop does: the wall is checked, the body is sent, promised, and back to be gauged against nominal. */

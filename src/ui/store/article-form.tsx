@@ -5,10 +5,11 @@ import { useState } from 'react';
 import { uuidv7 } from 'uuidv7';
 import type { Dims } from '@/core/family/dims';
 import { dimsOfKind } from '@/core/family/dims-of-kind';
-import { PART_KIND_NAMES, PART_KINDS, type PartKind } from '@/core/family/part-kind';
+import { PART_KIND_NAMES, PART_KINDS, type PartKind, partKind } from '@/core/family/part-kind';
 import { dimWords } from '@/core/family/say-dims';
 import type { Units } from '@/core/quantity/units';
 import type { Article } from '@/core/store/article';
+import type { SaveArticle } from '@/core/store/store-doors';
 import { LengthField } from '../field/quantity-field';
 import { type Ask, useAsk } from '../save/use-ask';
 
@@ -27,7 +28,7 @@ export function ArticleForm({
   /** It is in the store already: its number stays. */
   readonly known: boolean;
   readonly units: Units;
-  readonly save: Ask;
+  readonly save: Ask<SaveArticle>;
 }) {
   const [draft, setDraft] = useState(start);
   const [price, setPrice] = useState(String(start.price));
@@ -46,7 +47,12 @@ export function ArticleForm({
         e.preventDefault();
         // A sundry holds itself.
         const items = sundry ? draft.items.slice(0, 1).map((i) => ({ ...i, name: draft.name, qty: 1 })) : draft.items;
-        const article = { ...draft, price: cost, leadDays: lead === '' ? null : Number(lead), items };
+        const article = {
+          ...draft,
+          price: cost,
+          leadDays: lead === '' ? null : Number(lead),
+          items: items.map((i) => ({ ...i, kind: partKind(i.kind) })),
+        };
         void ask(save, { id: uuidv7(), as: known ? 'known' : 'new', article }).then(
           (done) => done !== undefined && router.push(`/kits/${encodeURIComponent(draft.number.trim())}`),
         );

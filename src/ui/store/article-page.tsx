@@ -1,3 +1,5 @@
+'use client';
+
 import type { StockActions } from './stock-actions';
 
 ('use client');

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { uuidv7 } from 'uuidv7';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import type { ImportNews, ImportRecord } from '@/core/store/import-record';
+import type { UndoImport } from '@/core/store/store-doors';
 import { Choices } from '../field/choices';
 import { type Ask, useAsk } from '../save/use-ask';
 import { Planned, Wrong } from './import-preview';
@@ -26,7 +27,7 @@ export function StoreFiles({
   readonly imports: readonly ImportRecord[];
   readonly now: number;
   readonly open: boolean;
-  readonly undo: Ask;
+  readonly undo: Ask<UndoImport>;
 }) {
   const [what, setWhat] = useState(files[0]?.name ?? 'kits');
   const [file, setFile] = useState<File>();

@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import { uuidv7 } from 'uuidv7';
+import type { AddPart as AddPartSent, DropPart as DropPartSent } from '@/core/strip/strip-doors';
 import type { TrayPart } from '@/core/strip/tray-door';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
@@ -16,7 +17,7 @@ export function AddPart({
 }: {
   readonly target: UnitTarget;
   readonly tray: readonly TrayPart[];
-  readonly addPart: SaveAction;
+  readonly addPart: SaveAction<AddPartSent>;
 }) {
   const { save, saving, acceptTheirs } = useSave(addPart, target);
   const [isOpen, setOpen] = useState(false);
@@ -74,7 +75,7 @@ export function DropPart({
 }: {
   readonly target: UnitTarget;
   readonly part: TrayPart;
-  readonly dropPart: SaveAction;
+  readonly dropPart: SaveAction<DropPartSent>;
 }) {
   const { save, saving, acceptTheirs } = useSave(dropPart, target);
   return (

@@ -5,6 +5,7 @@ import { type Family, partFacing } from '@/core/family/family';
 import type { Units } from '@/core/quantity/units';
 import { type GuideStep, guideFor } from '@/core/strip/guide';
 import type { GuideTick } from '@/core/strip/guide-tick';
+import type { RecordPart, TellStep } from '@/core/strip/strip-doors';
 import type { TrayPart } from '@/core/strip/tray-door';
 import type { Photo } from '@/core/unit/photo';
 import { SendingNote } from '../photo/sending-note';
@@ -32,8 +33,8 @@ export function Guide({
   readonly ticks: readonly GuideTick[];
   readonly photos: readonly Photo[];
   readonly units: Units;
-  readonly tellStep: SaveAction;
-  readonly recordPart: SaveAction;
+  readonly tellStep: SaveAction<TellStep>;
+  readonly recordPart: SaveAction<RecordPart>;
   readonly open: boolean;
 }) {
   const { save, saving, acceptTheirs } = useSave(tellStep, target);

@@ -6,6 +6,7 @@ import { pressureIn, sayForce, sayPressure } from '@/core/quantity/say';
 import { sayFullDate } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
+import type { Treat } from '@/core/strip/strip-doors';
 import { ladderFor, type PushLimit, pushForceN, type Rung, type StuckBody } from '@/core/strip/stuck';
 import type { Treatment } from '@/core/strip/treatment';
 import { METHODS, RESULT_WORDS, STUCK_STATES, STUCK_WORDS, type StuckState, type TreatmentResult } from '@/core/strip/treatment';
@@ -33,7 +34,7 @@ export function Stuck({
   readonly treatments: readonly Treatment[];
   readonly units: Units;
   readonly rules: Rules;
-  readonly treat: SaveAction;
+  readonly treat: SaveAction<Treat>;
   readonly open: boolean;
 }) {
   const { save, saving, acceptTheirs } = useSave(treat, target, 'adds');
@@ -41,7 +42,7 @@ export function Stuck({
   const [state, setState] = useState<StuckState>(tried.at(-1)?.state ?? 'tight');
   const [body, setBody] = useState(offers);
   const log = (rung: Rung, result: TreatmentResult, pressureBar: number | null, minutes: number | null): void =>
-    void save({ method: rung.method, state, pressureBar, minutes, result, note: '' });
+    void save({ method: rung.method, state, pressureBar, minutes, result, note: '', drilling: null });
   const facts = [
     ['portBehind', 'a port behind the piston that takes a fitting'],
     ['straightPort', 'a straight way through that port'],

@@ -9,6 +9,7 @@ import type { Rules } from '@/core/rules/rule-set';
 import { CONDITIONS, type Condition } from '@/core/strip/condition';
 import { CHECKS, inspectPart } from '@/core/strip/inspect';
 import { isForeign } from '@/core/strip/part-state';
+import type { AddPart as AddPartSent, DropPart as DropPartSent, RecordPart } from '@/core/strip/strip-doors';
 import { usualFate } from '@/core/strip/tray';
 import type { TrayPart } from '@/core/strip/tray-door';
 import type { Photo } from '@/core/unit/photo';
@@ -51,7 +52,11 @@ export function Tray({
   readonly photos: readonly Photo[];
   readonly units: Units;
   readonly rules: Rules;
-  readonly actions: { readonly recordPart: SaveAction; readonly addPart: SaveAction; readonly dropPart: SaveAction };
+  readonly actions: {
+    readonly recordPart: SaveAction<RecordPart>;
+    readonly addPart: SaveAction<AddPartSent>;
+    readonly dropPart: SaveAction<DropPartSent>;
+  };
   readonly open: boolean;
 }) {
   const { tray, tell, saving, acceptTheirs } = useTray(saved, actions.recordPart, target);

@@ -1,7 +1,8 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { CAUSE_NAMES, CAUSES } from '@/core/book-in/cause';
+import type { Find } from '@/core/book-in/book-in-doors';
+import { CAUSE_NAMES, CAUSES, type CauseName } from '@/core/book-in/cause';
 import type { UnitCauses as CausesOfUnit } from '@/core/unit/unit-causes';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
@@ -17,7 +18,7 @@ export function UnitCauses({
 }: {
   readonly target: UnitTarget;
   readonly tag: string;
-  readonly find: SaveAction;
+  readonly find: SaveAction<Find>;
   readonly open: boolean;
 }) {
   const { save, saving, acceptTheirs } = useSave(find, target);
@@ -45,7 +46,11 @@ export function UnitCauses({
       {open && (
         <label className="label mt-2 max-w-md">
           It was something else
-          <select className="field mt-1" value="" onChange={(e) => void save({ about: 'cause', name: e.target.value, answer: 'yes' })}>
+          <select
+            className="field mt-1"
+            value=""
+            onChange={(e) => void save({ about: 'cause', name: e.target.value as CauseName, answer: 'yes' })}
+          >
             <option value="" disabled>
               {confirmed.length === 0 ? 'choose' : confirmed.map((c) => CAUSES[c].label).join(', ')}
             </option>

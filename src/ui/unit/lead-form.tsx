@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import { STATION_WORDS, type Station } from '@/core/station';
+import type { Leave, Reopen } from '@/core/unit/unit-doors';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import type { SaveAction, UnitTarget } from './unit-actions';
@@ -11,8 +12,8 @@ export type LeadProps = {
   /** Stations that can be opened again: those signed off, and the one that a unit left from. */
   readonly canReopen: readonly Station[];
   readonly inShop: boolean;
-  readonly reopen: SaveAction;
-  readonly leave: SaveAction;
+  readonly reopen: SaveAction<Reopen>;
+  readonly leave: SaveAction<Leave>;
 };
 
 /** What only a lead or the owner may do to a unit, always with a reason: open a station again, scrap it, return it as it is. */
@@ -49,7 +50,7 @@ export function LeadForm({ target, canReopen, inShop, reopen, leave }: LeadProps
           type="button"
           className="btn-quiet"
           disabled={!ready || station === ''}
-          onClick={() => void reopening.save({ station, reason })}
+          onClick={() => void reopening.save({ station: station === '' ? null : station, reason })}
         >
           Reopen
         </button>

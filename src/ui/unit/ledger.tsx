@@ -7,6 +7,7 @@ import { EVENT_KINDS, type EventKind } from '@/core/unit/event-kind';
 import type { FoldedLine } from '@/core/unit/history';
 import type { Photo } from '@/core/unit/photo';
 import type { Timer } from '@/core/unit/timer';
+import type { EndWait, JustTarget, Leave, Reopen, StartWait } from '@/core/unit/unit-doors';
 import { PhotoBox } from '../photo/photo-box';
 import { Go } from '../shell/go';
 import { HistoryLines } from './history-lines';
@@ -16,11 +17,11 @@ import type { SaveAction, UnitTarget } from './unit-actions';
 import { WaitBox } from './wait-box';
 
 export type LedgerActions = {
-  readonly startWait: SaveAction;
-  readonly endWait: SaveAction;
-  readonly undo: SaveAction;
-  readonly reopen: SaveAction;
-  readonly leave: SaveAction;
+  readonly startWait: SaveAction<StartWait>;
+  readonly endWait: SaveAction<EndWait>;
+  readonly undo: SaveAction<JustTarget>;
+  readonly reopen: SaveAction<Reopen>;
+  readonly leave: SaveAction<Leave>;
 };
 
 /** Beside every station: cautions, waits, photos, what a lead may do, and the unit's history. */

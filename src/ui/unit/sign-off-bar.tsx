@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { may, type Role } from '@/core/people/role';
 import type { Station } from '@/core/station';
+import type { SignOff } from '@/core/unit/unit-doors';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import type { SaveAction, UnitTarget } from './unit-actions';
@@ -23,7 +24,7 @@ export function SignOffBar({
   /** What is missing, in words. */
   readonly unmet: readonly string[];
   readonly role: Role;
-  readonly signOff: SaveAction;
+  readonly signOff: SaveAction<SignOff>;
   readonly note?: string;
 }) {
   const { save, saving, acceptTheirs } = useSave(signOff, target);

@@ -1,11 +1,20 @@
 'use client';
 
+import type { JustTarget } from '@/core/unit/unit-doors';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import type { SaveAction, UnitTarget } from './unit-actions';
 
 /** Takes the person's own last step back. */
-export function UndoButton({ target, what, undo }: { readonly target: UnitTarget; readonly what: string; readonly undo: SaveAction }) {
+export function UndoButton({
+  target,
+  what,
+  undo,
+}: {
+  readonly target: UnitTarget;
+  readonly what: string;
+  readonly undo: SaveAction<JustTarget>;
+}) {
   const { save, saving, acceptTheirs } = useSave(undo, target);
   return (
     <div className="mb-2 grid gap-2">

@@ -1,6 +1,9 @@
 import type { Result } from '@/core/result';
+import type { Target } from '@/core/schema/target';
 import type { SaveError } from '@/core/unit/save-error';
 
 export type UnitTarget = { readonly unitId: string; readonly version: number };
-/** A change to a unit, done on the server. */
-export type SaveAction = (input: unknown) => Promise<Result<{ readonly unitId: string; readonly version: number }, SaveError>>;
+/** A change to a unit, done on the server. @typeParam I what its door takes */
+export type SaveAction<I> = (input: I) => Promise<Result<{ readonly unitId: string; readonly version: number }, SaveError>>;
+/** What a page gives of it; the rest is the same for every change. */
+export type Payload<I> = I extends unknown ? Omit<I, keyof Target> : never;

@@ -5,6 +5,7 @@ import type { Person } from '@/core/people/role';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import { sayWait } from '@/core/quantity/say-wait';
 import type { Timer } from '@/core/unit/timer';
+import type { EndWait, StartWait as StartWaitSent } from '@/core/unit/unit-doors';
 import { USUAL_WAITS } from '@/core/unit/usual-waits';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
@@ -27,8 +28,8 @@ export function WaitBox({
   readonly timers: readonly Timer[];
   readonly people: readonly Owner[];
   readonly me: string;
-  readonly startWait: SaveAction;
-  readonly endWait: SaveAction;
+  readonly startWait: SaveAction<StartWaitSent>;
+  readonly endWait: SaveAction<EndWait>;
   readonly open: boolean;
 }) {
   const starting = useSave(startWait, target, 'adds');

@@ -11,7 +11,7 @@ import { ArticlePage } from '@/ui/store/article-page';
 import { StorePlaces } from '@/ui/store/store-places';
 import { unitsOf } from '../../../_server/preferences';
 import { personOrSignIn } from '../../../_server/who';
-import { correctStockAction, faultLotAction, orderAction, receiveAction, reorderAction } from '../../../actions/stock';
+import { correctStockAction, faultLotAction, orderAction, receiveAction, reorderAction } from '../../../actions/store';
 
 type Params = { readonly params: Promise<{ readonly number: string }> };
 

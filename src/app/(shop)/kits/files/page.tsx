@@ -6,7 +6,7 @@ import { importsSoFar } from '@/db/store/import-file';
 import { StoreFiles } from '@/ui/store/store-files';
 import { StorePlaces } from '@/ui/store/store-places';
 import { personOrSignIn } from '../../../_server/who';
-import { undoImportAction } from '../../../actions/stock';
+import { undoImportAction } from '../../../actions/store';
 
 export const metadata: Metadata = { title: 'Import and export' };
 

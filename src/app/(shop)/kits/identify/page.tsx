@@ -12,7 +12,7 @@ import { Identify } from '@/ui/identify/identify';
 import { StorePlaces } from '@/ui/store/store-places';
 import { unitsOf } from '../../../_server/preferences';
 import { personOrSignIn } from '../../../_server/who';
-import { identifyAction } from '../../../actions/kit';
+import { identifyAction } from '../../../actions/identify';
 
 export const metadata: Metadata = { title: 'What is this unit?' };
 

@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { ArticleForm } from '@/ui/store/article-form';
 import { StorePlaces } from '@/ui/store/store-places';
 import { unitsOf } from '../../../_server/preferences';
-import { saveArticleAction } from '../../../actions/stock';
+import { saveArticleAction } from '../../../actions/store';
 
 export const metadata: Metadata = { title: 'Enter a kit' };
 

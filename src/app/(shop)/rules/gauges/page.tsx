@@ -7,7 +7,7 @@ import { GaugeList } from '@/ui/rules/gauge-list';
 import { Go } from '@/ui/shell/go';
 import { unitsOf } from '../../../_server/preferences';
 import { personOrSignIn } from '../../../_server/who';
-import { addInstrumentAction, newTokenAction, retireInstrumentAction } from '../../../actions/instruments';
+import { addInstrumentAction, newTokenAction, retireInstrumentAction } from '../../../actions/gauge';
 
 export const metadata: Metadata = { title: 'Gauges' };
 

@@ -5,7 +5,7 @@ import { articleOf } from '@/db/store/catalogue';
 import { ArticleForm } from '@/ui/store/article-form';
 import { StorePlaces } from '@/ui/store/store-places';
 import { unitsOf } from '../../../../_server/preferences';
-import { saveArticleAction } from '../../../../actions/stock';
+import { saveArticleAction } from '../../../../actions/store';
 
 export const metadata: Metadata = { title: 'Change a kit' };
 

@@ -9,7 +9,7 @@ import { storedFitment } from '@/db/identify/fitments';
 import { FitmentForm } from '@/ui/identify/fitment-form';
 import { StorePlaces } from '@/ui/store/store-places';
 import { unitsOf } from '../../../../_server/preferences';
-import { saveFitmentAction } from '../../../../actions/stock';
+import { saveFitmentAction } from '../../../../actions/store';
 
 export const metadata: Metadata = { title: 'Fitment' };
 

@@ -33,7 +33,7 @@ import type { UnitTarget } from '@/ui/unit/unit-actions';
 import { UnitHead } from '@/ui/unit/unit-head';
 import { unitsOf } from '../../../../_server/preferences';
 import { personOrSignIn } from '../../../../_server/who';
-import { findCuredAction, putOnFinishAction } from '../../../../actions/close-up';
+import { findCuredAction, putOnFinishAction } from '../../../../actions/finish';
 import { leaveAction, reopenAction } from '../../../../actions/release';
 import { endWaitAction, startWaitAction, undoAction } from '../../../../actions/unit';
 

@@ -7,7 +7,7 @@ import { CompareCut } from '@/ui/hone/compare-cut';
 import { Hone } from '@/ui/hone/hone';
 import { Polish } from '@/ui/hone/polish';
 import { StationFrame } from '@/ui/unit/station-frame';
-import { boreCutAction, logPassAction } from '../../../../actions/bore';
+import { boreCutAction, logPassAction } from '../../../../actions/hone';
 import { NotNow } from '../_station/not-now';
 import { SignOff } from '../_station/sign-off';
 import { stationPage, titled } from '../_station/station-page';

@@ -11,8 +11,14 @@ import { AskCustomer } from '@/ui/customer/ask-customer';
 import { Judge } from '@/ui/judge/judge';
 import { MakersLimitBox, OverruleBox } from '@/ui/judge/judge-boxes';
 import { StationFrame } from '@/ui/unit/station-frame';
-import { layPhotoAction, makersLimitAction, overruleAction, saveJudgementAction } from '../../../../actions/bore';
-import { answerCustomerAction, askCustomerAction } from '../../../../actions/customer';
+import {
+  answerCustomerAction,
+  askCustomerAction,
+  layPhotoAction,
+  makersLimitAction,
+  overruleAction,
+  saveJudgementAction,
+} from '../../../../actions/judge';
 import { treatAction } from '../../../../actions/strip';
 import { NoBore } from '../_station/no-bore';
 import { NotNow } from '../_station/not-now';

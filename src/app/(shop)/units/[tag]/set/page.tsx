@@ -1,7 +1,7 @@
 import { benchOf } from '@/core/bench/bench-record';
 import { SetStation } from '@/ui/set/set-station';
 import { StationFrame } from '@/ui/unit/station-frame';
-import { saveGapAction } from '../../../../actions/close-up';
+import { saveGapAction } from '../../../../actions/set';
 import { SignOffAside } from '../_station/sign-off';
 import { stationPage, titled } from '../_station/station-page';
 

@@ -1,6 +1,6 @@
 import { Sleeve } from '@/ui/sleeve/sleeve';
 import { StationFrame } from '@/ui/unit/station-frame';
-import { backFromSleevingAction, sendOutAction } from '../../../../actions/bore';
+import { backFromSleevingAction, sendOutAction } from '../../../../actions/sleeve';
 import { NoBore } from '../_station/no-bore';
 import { NotNow } from '../_station/not-now';
 import { stationPage, titled } from '../_station/station-page';
