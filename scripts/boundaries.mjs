@@ -10,8 +10,8 @@ import { pathToFileURL } from 'node:url';
  */
 const LAYERS = {
   core: { of: ['core'], only: ['zod', 'zod-openapi', 'highs'], why: 'core/ is pure: it imports core/, Zod, and the solver.' },
-  db: { of: ['core', 'db'], without: ['react', 'react-dom', 'next'], why: 'db/ knows core/ only.' },
-  ports: { of: ['core', 'ports'], without: ['react', 'react-dom', 'next'], why: 'ports/ knows core/ only.' },
+  db: { of: ['core', 'db', 'config.ts', 'log.ts'], without: ['react', 'react-dom', 'next'], why: 'db/ knows core/ only.' },
+  ports: { of: ['core', 'ports', 'config.ts', 'log.ts'], without: ['react', 'react-dom', 'next'], why: 'ports/ knows core/ only.' },
   csv: { of: ['core', 'csv'], without: ['react', 'react-dom', 'next', 'node'], why: 'csv/ knows core/ only.' },
   ui: {
     of: ['core', 'csv', 'ui'],
@@ -19,7 +19,7 @@ const LAYERS = {
     why: 'ui/ draws from props: no db/, no ports/.',
   },
   app: {
-    of: ['core', 'db', 'ports', 'csv', 'ui', 'app'],
+    of: ['core', 'db', 'ports', 'csv', 'ui', 'app', 'config.ts', 'log.ts'],
     without: ['drizzle-orm', '@libsql/client'],
     why: 'Only db/ speaks SQL; app/ is thin.',
   },

@@ -4,11 +4,21 @@ import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { answers, anyPort, build, install, needNode, needRoom, portFree, ROOT, run, SERVE, say, start, stop } from './steps.mjs';
 
+const HELP = `npm run demo [-- --reset] [-- --port N]
+
+  --reset   makes the demo shop up anew
+  --port N  another port than 3000
+
+What the environment decides is told by: node scripts/serve.mjs --help`;
 const args = process.argv.slice(2);
+if (args.includes('--help')) {
+  console.log(HELP);
+  process.exit(0);
+}
 const portAt = args.indexOf('--port');
 const port = Number(portAt === -1 ? (process.env.PORT ?? 3000) : args[portAt + 1]);
 const unknown = args.filter((a, i) => a !== '--reset' && a !== '--port' && !(portAt !== -1 && i === portAt + 1));
-if (unknown.length > 0) stop(`Not understood: ${unknown.join(' ')}. There are --reset and --port N.`);
+if (unknown.length > 0) stop(`Not understood: ${unknown.join(' ')}. There are --reset, --port N and --help.`);
 if (!(Number.isInteger(port) && port > 0 && port < 65536)) stop('--port takes a number from 1 to 65535.');
 
 needNode();

@@ -1,9 +1,22 @@
-// node scripts/serve.mjs <port>: the built application, behind one handler that gives every page its content policy.
+// node scripts/serve.mjs <port> | --help: the built application, behind one handler that gives every page its content policy.
 // A policy in Next's own proxy file does the same at a quarter of an empty page's time for each request.
 import { randomUUID } from 'node:crypto';
 import { createServer } from 'node:http';
 import compression from 'compression';
 import next from 'next';
+import { tsImport } from 'tsx/esm/api';
+
+const { configFaults, sayConfig } = await tsImport('../src/config.ts', import.meta.url);
+if (process.argv.includes('--help')) {
+  console.log(`node scripts/serve.mjs <port>\n\nThe environment decides:\n${sayConfig()}`);
+  process.exit(0);
+}
+const faults = configFaults(process.env);
+if (faults.length > 0) {
+  console.error(`✗ The environment cannot be used:\n${faults.map((f) => `  ${f}`).join('\n')}`);
+  process.exit(1);
+}
+const { theLog } = await tsImport('../src/log.ts', import.meta.url);
 
 const port = Number(process.argv[2]);
 const app = next({ dev: false, port });
@@ -30,8 +43,25 @@ const policyOf = (nonce) =>
 /** Scripts are sent seldom and kept, pages are written anew for each request: their squeezing must cost little. */
 const [thorough, quick] = [compression(), compression({ level: 1 })];
 
+/** Writes a request to the log once it is answered: what failed or was slow is told, the rest only where `EDDRIN_LOG` asks for it. */
+const SLOW_MS = 1000;
+const logged = (request, response, id) => {
+  const start = performance.now();
+  const path = request.url?.split('?')[0];
+  response.once('close', () => {
+    const ms = Math.round(performance.now() - start);
+    const level =
+      response.statusCode >= 500 ? 'error' : ms > SLOW_MS && response.getHeader('content-type') !== 'text/event-stream' ? 'warn' : 'debug';
+    theLog()[level]({ id, method: request.method, path, status: response.statusCode, ms }, 'answered');
+  });
+};
+
 const server = createServer((request, response) => {
   const fixed = request.url?.startsWith('/_next/static/') === true;
+  // One number for a request, in the log and in what a person is told; whatever was sent under its name is replaced.
+  const id = randomUUID();
+  request.headers['x-request-id'] = id;
+  if (!fixed) logged(request, response, id);
   if (!fixed) {
     const nonce = Buffer.from(randomUUID()).toString('base64');
     const policy = policyOf(nonce);

@@ -1,13 +1,34 @@
-/** Once at start: the tables are brought up to date, and runs that a stopped server left behind are marked. */
+import type { Instrumentation } from 'next';
+
+const HOUR_MS = 3_600_000;
+
+/** Once at start: the tables are brought up to date, runs that a stopped server left behind are marked, and what is past is swept away. */
 export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs' || process.env.NEXT_PHASE === 'phase-production-build') return;
   const { migrateDb, theDb } = await import('./db/engine/connection');
   const { breakLostRuns } = await import('./db/prove/prove');
+  const { deliverRules } = await import('./db/rules/deliver');
+  const { sweepPhotos } = await import('./db/unit/photos');
+  const { sweepSessions } = await import('./db/people/people');
+  const { theLog } = await import('./log');
   const db = await theDb();
   await migrateDb(db);
-  const { deliverRules } = await import('./db/rules/deliver');
   await deliverRules(db, Date.now());
-  await breakLostRuns(db, Date.now());
-  const { sweepPhotos } = await import('./db/unit/photos');
+  const lost = await breakLostRuns(db, Date.now());
+  if (lost > 0) theLog().warn({ lost }, 'runs that the last stop left behind are marked as interrupted');
   await sweepPhotos();
+  const sweep = () =>
+    sweepSessions(db, Date.now()).catch((error: unknown) => theLog().error({ err: error }, 'old sessions were not swept'));
+  await sweep();
+  setInterval(sweep, HOUR_MS).unref();
 }
+
+/** A page or a route that threw: logged under the number that its error page shows. */
+export const onRequestError: Instrumentation.onRequestError = async (error, request, context) => {
+  const { theLog } = await import('./log');
+  const { digest } = error as { digest?: string };
+  theLog().error(
+    { err: error, digest, id: request.headers['x-request-id'], path: request.path, route: context.routePath },
+    'a page failed',
+  );
+};

@@ -1,6 +1,7 @@
 import { connect, type Socket } from 'node:net';
 import { createInterface } from 'node:readline';
 import { z } from 'zod';
+import { setting } from '@/config';
 
 /** What a rig says. Anything else on its line is rubbish. */
 const Message = z.union([
@@ -26,7 +27,7 @@ export type RigLine = { readonly send: (command: RigCommand) => void; readonly c
 
 /** Where the rig listens: `EDDRIN_RIG`, host:port. */
 export const rigAddress = (): { readonly host: string; readonly port: number } => {
-  const [host, port] = (process.env.EDDRIN_RIG ?? '127.0.0.1:7411').split(':');
+  const [host, port] = setting('EDDRIN_RIG').split(':');
   return { host: host || '127.0.0.1', port: Number(port ?? 7411) };
 };
 

@@ -64,7 +64,7 @@ describe('its command', () => {
 
   test.each<[readonly string[], RegExp]>([
     [['--port', 'many'], /--port takes a number from 1 to 65535/],
-    [['--rest'], /Not understood: --rest\. There are --reset and --port N\./],
+    [['--rest'], /Not understood: --rest\. There are --reset, --port N and --help\./],
   ])('%j is refused with what there is', (args, words) => {
     const { status, stderr } = demo(...args);
     expect([status, words.test(stderr)]).toEqual([1, true]);

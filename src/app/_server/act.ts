@@ -1,4 +1,6 @@
+import { randomUUID } from 'node:crypto';
 import { revalidatePath } from 'next/cache';
+import { headers } from 'next/headers';
 import type { z } from 'zod';
 import { type Doing, may, type Person } from '@/core/people/role';
 import { fail, type Result } from '@/core/result';
@@ -6,6 +8,7 @@ import { problemsOf } from '@/core/schema/problems';
 import type { Sends } from '@/core/schema/sends';
 import type { SaveError } from '@/core/unit/save-error';
 import { type Db, theDb } from '@/db/engine/connection';
+import { theLog } from '@/log';
 import { currentPerson } from './who';
 
 type Ring = { readonly db: Db; readonly person: Person; readonly now: number };
@@ -13,7 +16,7 @@ type Ring = { readonly db: Db; readonly person: Person; readonly now: number };
 /**
  * The outer ring of every action: who, may they, is the input sound, do it, show it.
  * @param door parses what the browser sent
- * @param work gets the parsed input; what it throws is the storage's trouble, told and not hidden
+ * @param work gets the parsed input; what it throws is told, as the storage's trouble or as a fault of ours
  */
 export const act =
   <S extends z.ZodType, T>(doing: Doing, door: S, work: (input: z.output<S>, ring: Ring) => Promise<Result<T, SaveError>>) =>
@@ -28,15 +31,29 @@ export const act =
       revalidatePath('/', 'layout');
       return result;
     } catch (error) {
-      console.error(error);
-      return fail({ code: 'storage', message: sayStorage(error) });
+      return fail(await trouble(error, doing));
     }
   };
 
-const sayStorage = (error: unknown): string => {
-  const text = String((error as { cause?: unknown })?.cause ?? error);
+/** What an action threw: the storage's trouble is told as that; anything else is a fault of ours, told with the number that it has in the log. */
+const trouble = async (error: unknown, doing: Doing): Promise<SaveError> => {
+  const id = (await headers()).get('x-request-id') ?? randomUUID();
+  const message = sayStorage(error);
+  theLog().error({ err: error, id, doing }, message === undefined ? 'a fault in an action' : 'the storage failed');
+  return message === undefined ? { code: 'bug', id } : { code: 'storage', message };
+};
+
+/** The storage's trouble in words; undefined when it is none of the storage's. */
+const sayStorage = (error: unknown): string | undefined => {
+  const text = codesOf(error).join(' ');
   if (/SQLITE_FULL|ENOSPC/.test(text)) return 'the disk is full. Make room; nothing was half written.';
   if (/SQLITE_BUSY|SQLITE_LOCKED/.test(text)) return 'the database is locked by another program. Try again.';
   if (/SQLITE_CORRUPT|SQLITE_NOTADB/.test(text)) return 'the database file is damaged. Restore the last backup.';
-  return 'the server could not store it. Nothing was half written; try again.';
+  if (/SQLITE_(IOERR|READONLY|CANTOPEN|PERM)|EIO|EACCES|EROFS/.test(text))
+    return 'the database file cannot be written. Nothing was half written.';
+  return undefined;
 };
+
+/** Codes of an error and of what caused it. */
+const codesOf = (error: unknown): readonly string[] =>
+  error instanceof Error ? [String((error as { code?: unknown }).code ?? ''), ...codesOf(error.cause)] : [];

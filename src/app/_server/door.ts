@@ -1,5 +1,6 @@
 import { createHash, timingSafeEqual } from 'node:crypto';
 import { headers } from 'next/headers';
+import { setting } from '@/config';
 import type { Problem } from '@/core/schema/problems';
 import { currentPerson } from './who';
 
@@ -19,7 +20,7 @@ export const bearerOf = (sent: Pick<Headers, 'get'>): string | undefined => /^Be
 /** May this request compute? A session does, and so does the token that `EDDRIN_API_TOKEN` sets. */
 export async function mayCompute(): Promise<boolean> {
   const given = bearerOf(await headers());
-  const token = process.env.EDDRIN_API_TOKEN;
+  const token = setting('EDDRIN_API_TOKEN');
   if (given !== undefined) return token !== undefined && token !== '' && timingSafeEqual(digest(given), digest(token));
   return (await currentPerson()) !== undefined;
 }

@@ -8,6 +8,7 @@ import { tagOf, type UnitRecord } from '@/core/unit/unit-record';
 import type { Db } from '@/db/engine/connection';
 import { endRun, keepPiece, type RunEnd } from '@/db/prove/prove';
 import { rulesInForce } from '@/db/rules/rules';
+import { theLog } from '@/log';
 import { theRig } from '@/ports/rig-run';
 import { changeOf } from './change-of';
 
@@ -30,12 +31,12 @@ export async function runOnRig(
     { rules, keptBar: keptBarOf(record), readTo: FINE },
     {
       piece: (samples) => {
-        writing = writing.then(() => keepPiece(db, runId, samples)).catch(console.error);
+        writing = writing.then(() => keepPiece(db, runId, samples)).catch(notStored);
       },
       end: ({ rig, state, because, samples, analysis, order: { step: asRun } }) => {
         writing = writing
           .then(() => stored({ rig, state: state as RunEnd['state'], because, step: asRun, samples, analysis }))
-          .catch(console.error);
+          .catch(notStored);
       },
     },
   );
@@ -44,3 +45,5 @@ export async function runOnRig(
   await stored({ rig: '', state: 'broken', because, step, samples: [], analysis: null });
   return fail({ code: 'refused', reasons: [`The rig is busy with ${started.error.tag}.`] });
 }
+
+const notStored = (error: unknown): void => theLog().error({ err: error }, 'a run, or a piece of it, could not be stored');

@@ -49,10 +49,8 @@ export const withLearned = (features: Features, seen: SeenValues): Features => {
 /** Median of counted values. */
 const middleOf = (values: NonNullable<SeenValues[Feature]>): number => {
   const sorted = values.map((v) => ({ value: v.value as number, n: v.n })).sort((a, b) => a.value - b.value);
-  const all = sorted.reduce((sum, v) => sum + v.n, 0);
-  const at = (rank: number): number => {
-    let left = rank;
-    return sorted.find((v) => (left -= v.n) <= 0)?.value as number;
-  };
+  const upTo = sorted.map((_, i) => sorted.slice(0, i + 1).reduce((sum, v) => sum + v.n, 0));
+  const all = upTo.at(-1) ?? 0;
+  const at = (rank: number): number => sorted[upTo.findIndex((n) => n >= rank)]?.value as number;
   return (at(Math.ceil(all / 2)) + at(Math.floor(all / 2) + 1)) / 2;
 };

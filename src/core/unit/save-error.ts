@@ -17,7 +17,9 @@ export type SaveError =
   | { readonly code: 'no-such-unit' }
   | Stale
   | { readonly code: 'refused'; readonly reasons: readonly string[] }
-  | { readonly code: 'storage'; readonly message: string };
+  | { readonly code: 'storage'; readonly message: string }
+  /** A fault of the program; its number is in the log. */
+  | { readonly code: 'bug'; readonly id: string };
 
 /** What to tell the person, and what to do about it. */
 export const saySaveError = (e: SaveError): readonly string[] => {
@@ -38,5 +40,7 @@ export const saySaveError = (e: SaveError): readonly string[] => {
       return e.reasons;
     case 'storage':
       return [`Not saved: ${e.message}`];
+    case 'bug':
+      return [`Not saved, by a fault of the program, not of yours. Whoever looks after it finds it in the log by its number, ${e.id}.`];
   }
 };

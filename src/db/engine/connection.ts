@@ -3,6 +3,7 @@ import { dirname, join } from 'node:path';
 import { createClient } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
+import { setting } from '@/config';
 import * as tables from '../tables';
 import * as relations from './relations';
 import { queueWrites } from './writer';
@@ -18,10 +19,10 @@ export type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
 /** How long a statement waits for another process's lock, ms. */
 const BUSY_TIMEOUT_MS = 5000;
 
-export const dataFolder = (): string => process.env.EDDRIN_DATA ?? './var';
+export const dataFolder = (): string => setting('EDDRIN_DATA');
 
 /** A file in the data folder unless `DATABASE_URL` names another database. */
-export const databaseUrl = (): string => process.env.DATABASE_URL ?? `file:${join(dataFolder(), 'eddrin.db')}`;
+export const databaseUrl = (): string => setting('DATABASE_URL') ?? `file:${join(dataFolder(), 'eddrin.db')}`;
 
 /**
  * Opens the shop's database. The only place that knows whether it is a file: a file is set to write-ahead logging, and waits for locks.
@@ -30,7 +31,7 @@ export const databaseUrl = (): string => process.env.DATABASE_URL ?? `file:${joi
 export async function openDb(url = databaseUrl()): Promise<Db> {
   const isFile = url.startsWith('file:');
   if (isFile) mkdirSync(dirname(url.slice('file:'.length)), { recursive: true });
-  const client = createClient({ url, authToken: process.env.DATABASE_AUTH_TOKEN, timeout: BUSY_TIMEOUT_MS });
+  const client = createClient({ url, authToken: setting('DATABASE_AUTH_TOKEN'), timeout: BUSY_TIMEOUT_MS });
   if (isFile) await client.execute('PRAGMA journal_mode = WAL');
   return drizzle(queueWrites(client), { schema: { ...schema, ...(hangingRelations as object) }, casing: 'snake_case' });
 }

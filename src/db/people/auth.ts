@@ -5,6 +5,7 @@ import { betterAuth } from 'better-auth';
 import { drizzleAdapter } from 'better-auth/adapters/drizzle';
 import { nextCookies } from 'better-auth/next-js';
 import { username } from 'better-auth/plugins';
+import { setting } from '@/config';
 import { type Db, dataFolder, theDb } from '../engine/connection';
 import { accounts, people, sessions, verifications } from '../tables';
 
@@ -19,7 +20,7 @@ export const RENEW_S = 5 * 60;
  */
 const makeAuth = (db: Db) =>
   betterAuth({
-    baseURL: process.env.EDDRIN_ORIGIN ?? 'http://localhost',
+    baseURL: setting('EDDRIN_ORIGIN') ?? 'http://localhost',
     secret: authSecret(),
     telemetry: { enabled: false },
     database: drizzleAdapter(db, {
@@ -30,7 +31,7 @@ const makeAuth = (db: Db) =>
     emailAndPassword: { enabled: true, disableSignUp: true, minPasswordLength: 4, maxPasswordLength: 64 },
     session: { expiresIn: IDLE_S, updateAge: RENEW_S },
     user: { additionalFields: { role: { type: 'string', input: false }, bench: { type: 'string', required: false, input: false } } },
-    advanced: { useSecureCookies: process.env.EDDRIN_ORIGIN?.startsWith('https:') ?? false, ipAddress: { ipAddressHeaders: [] } },
+    advanced: { useSecureCookies: setting('EDDRIN_ORIGIN')?.startsWith('https:') ?? false, ipAddress: { ipAddressHeaders: [] } },
     rateLimit: { enabled: false },
     plugins: [
       username({ minUsernameLength: 1, maxUsernameLength: 60, usernameValidator: (name) => /^[a-z0-9-]+$/.test(name) }),
@@ -41,7 +42,7 @@ const makeAuth = (db: Db) =>
 /** Signs cookies: from the environment, or made once and kept in the data folder. */
 let kept: string | undefined;
 export const authSecret = (): string => {
-  kept ??= process.env.EDDRIN_SECRET ?? storedSecret();
+  kept ??= setting('EDDRIN_SECRET') ?? storedSecret();
   return kept;
 };
 

@@ -1,12 +1,12 @@
 import { getSessionCookie } from 'better-auth/cookies';
 import { constantTimeEqual, hashPassword, makeSignature, verifyPassword } from 'better-auth/crypto';
-import { and, asc, eq, gt, sql } from 'drizzle-orm';
+import { and, asc, eq, gt, lt, sql } from 'drizzle-orm';
 import { afterWrongPin, isLocked, shopLockedUntil } from '@/core/people/lock-out';
 import { type Person, ROLES } from '@/core/people/role';
 import { fail, ok, type Result } from '@/core/result';
 import type { Db, Reader } from '../engine/connection';
 import { prepared } from '../engine/prepared';
-import { accounts, people, sessions } from '../tables';
+import { accounts, people, sessions, verifications } from '../tables';
 import { authSecret, IDLE_S, RENEW_S, theAuth } from './auth';
 
 export type NewPerson = Person & { readonly pin: string };
@@ -114,3 +114,13 @@ export async function whoIs(db: Db, headers: Headers): Promise<Person | undefine
   const role = ROLES.find((r) => r === session.user.role);
   return role === undefined ? undefined : { id, name, role, bench: bench ?? null };
 }
+
+/** Takes away sessions and tokens that are past. @returns how many */
+export const sweepSessions = async (db: Db, now: number): Promise<number> => {
+  const gone = await db
+    .delete(sessions)
+    .where(lt(sessions.expiresAt, new Date(now)))
+    .returning({ id: sessions.id });
+  await db.delete(verifications).where(lt(verifications.expiresAt, new Date(now)));
+  return gone.length;
+};

@@ -7,9 +7,8 @@ import { type Instrument, sayUnfit, whyUnfit } from '@/core/gauge/instrument';
 import { sayDia } from '@/core/quantity/say';
 import { sayWhen } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
-import type { Result } from '@/core/result';
 import type { Rules } from '@/core/rules/rule-set';
-import { type SaveError, saySaveError } from '@/core/unit/save-error';
+import { saySaveError } from '@/core/unit/save-error';
 import { LengthField } from '../field/quantity-field';
 import type { Ask } from '../save/use-ask';
 

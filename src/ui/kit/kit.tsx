@@ -1,9 +1,5 @@
 'use client';
 
-import type { KitActions, RankedKit } from './kit-actions';
-
-('use client');
-
 import { useState } from 'react';
 import type { Family } from '@/core/family/family';
 import type { Geometry } from '@/core/family/geometry';
@@ -16,6 +12,7 @@ import { useSave } from '../save/use-save';
 import { late } from '../shell/late';
 import type { UnitTarget } from '../unit/unit-actions';
 import { Bag } from './bag';
+import type { KitActions, RankedKit } from './kit-actions';
 import { KitPicture } from './kit-picture';
 import { KitRow } from './kit-row';
 import { Needs } from './needs';

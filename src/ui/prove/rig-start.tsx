@@ -6,7 +6,6 @@ import type { LiveRun } from '@/core/prove/live-run';
 import { isOver } from '@/core/prove/live-run';
 import type { RunStep } from '@/core/prove/programme/step';
 import type { QueuedUnit, StartRun } from '@/core/prove/prove-doors';
-import type { Nothing } from '@/core/schema/sends';
 import { tagOf } from '@/core/unit/unit-record';
 import { SaveNote } from '../save/save-note';
 import type { Ask } from '../save/use-ask';

@@ -5,8 +5,7 @@ import type { SaveCauses } from '@/core/book-in/book-in-doors';
 import { CAUSE_NAMES, CAUSES, type CauseName, WHERE_WORDS } from '@/core/book-in/cause';
 import { COMPLAINT_NAMES, COMPLAINTS, type Complaint } from '@/core/book-in/complaint';
 import type { Likelihoods } from '@/core/book-in/likelihoods';
-import type { Result } from '@/core/result';
-import { type SaveError, saySaveError } from '@/core/unit/save-error';
+import { saySaveError } from '@/core/unit/save-error';
 import type { Ask } from '../save/use-ask';
 import { Scroll } from '../unit/scroll';
 

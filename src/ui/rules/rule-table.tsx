@@ -2,11 +2,10 @@
 
 import { useState } from 'react';
 import type { Otherwise } from '@/core/judge/judged-otherwise';
-import type { Result } from '@/core/result';
 import { RULE_NAMES, RULES, type RuleName, type Rules } from '@/core/rules/rule-set';
 import type { PreviewRules, SaveRules } from '@/core/rules/rules-doors';
 import type { Schools } from '@/core/rules/schools';
-import { type SaveError, saySaveError } from '@/core/unit/save-error';
+import { saySaveError } from '@/core/unit/save-error';
 import type { Ask } from '../save/use-ask';
 import { Scroll } from '../unit/scroll';
 import { TableHead } from '../unit/table-head';

@@ -1,16 +1,13 @@
 'use client';
 
-import type { RingWait } from '@/core/unit/unit-doors';
-import type { Ask } from '../save/use-ask';
-import type { Wait } from './wait';
-
-('use client');
-
 import { useRef, useState } from 'react';
 import { sayWait } from '@/core/quantity/say-wait';
+import type { RingWait } from '@/core/unit/unit-doors';
+import type { Ask } from '../save/use-ask';
 import { Bell } from './bell';
 import { late } from './late';
 import { useNow } from './use-now';
+import type { Wait } from './wait';
 import type { WaitsListProps } from './waits-list';
 
 const WaitsList = late<WaitsListProps>(async () => (await import('./waits-list')).WaitsList);

@@ -1,9 +1,5 @@
 'use client';
 
-import type { StockActions } from './stock-actions';
-
-('use client');
-
 import { useState } from 'react';
 import { sayDims } from '@/core/family/say-dims';
 import { type Fitment, sayFitment } from '@/core/identify/fitment';
@@ -16,6 +12,7 @@ import { bracketed } from '../kit/lot-warnings';
 import { useAsk } from '../save/use-ask';
 import { Go } from '../shell/go';
 import { LotForm } from './lot-form';
+import type { StockActions } from './stock-actions';
 import { StockForms } from './stock-forms';
 
 const REASONS: Readonly<Record<StockMove['reason'], string>> = {

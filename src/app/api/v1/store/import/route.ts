@@ -6,6 +6,7 @@ import { readXlsx } from '@/csv/xlsx';
 import { type Db, theDb } from '@/db/engine/connection';
 import { writeImport } from '@/db/store/import-file';
 import { planImport } from '@/db/store/import-plan';
+import { theLog } from '@/log';
 import { fromOurPage, problem } from '../../../../_server/door';
 import { currentPerson } from '../../../../_server/who';
 
@@ -33,7 +34,7 @@ export async function POST(request: Request): Promise<Response> {
       try {
         tell(await taken(db, { what, file, bytes }, tell, write === undefined ? undefined : { importId: write, person, at: Date.now() }));
       } catch (error) {
-        console.error(error);
+        theLog().error({ err: error, what, file }, 'a file could not be taken in');
         tell({ kind: 'wrong', problems: [{ line: 0, column: '', message: 'the server could not store it; nothing was half written' }] });
       }
       out.close();
