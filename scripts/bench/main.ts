@@ -5,10 +5,13 @@ import { databaseUrl, migrateDb, theDb } from '@/db/engine/connection';
 import { seedDemo } from '../../demo/seed';
 import { coverLine } from './cover';
 import { findLine } from './find';
+import { historyLine } from './history-size';
 import { judgeLine } from './judge';
+import { largeLines } from './large';
 import { pageLines } from './pages';
 import { proveLines } from './prove';
 import { saveLine } from './saves';
+import { sessionCookie } from './served';
 import { simulateLine } from './simulate';
 
 const folder = mkdtempSync(join(tmpdir(), 'eddrin-bench-'));
@@ -16,13 +19,16 @@ process.env.EDDRIN_DATA = folder;
 const db = await theDb();
 await migrateDb(db);
 await seedDemo(db, Date.now());
+const cookie = await sessionCookie();
 const lines = [
   await judgeLine(),
   await simulateLine(),
   await coverLine(),
   await findLine(),
   ...proveLines(),
-  ...(await pageLines(db)),
+  ...(await pageLines(db, cookie)),
+  await historyLine(db),
+  ...(await largeLines(db, cookie)),
   await saveLine(db, databaseUrl()),
 ];
 const table = [

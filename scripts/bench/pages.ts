@@ -1,22 +1,19 @@
-import { type ChildProcess, spawn } from 'node:child_process';
 import { tagOf } from '@/core/unit/unit-record';
 import type { Db } from '@/db/engine/connection';
-import { theAuth } from '@/db/people/auth';
 import { onTheRack } from '@/db/rack/rack';
-import { PEOPLE } from '../../demo/people';
 // @ts-expect-error plain Node, without types
 import { SERVE } from '../steps.mjs';
 import { jsLine } from './js-sent';
 import { type Line, median, timed } from './line';
 import { withManyPhotos } from './many-photos';
+import { answers, get, serve } from './served';
 import { framesLine } from './simulate';
 
 const [WARM_UP, ROUNDS] = [150, 100];
 const [OURS, EMPTY] = [4711, 4712];
 
 /** Server time of the main pages at demo size beside an empty dynamic Next page, asked in turn. */
-export async function pageLines(db: Db): Promise<readonly Line[]> {
-  const cookie = await sessionCookie();
+export async function pageLines(db: Db, cookie: string): Promise<readonly Line[]> {
   const { units: trays } = await onTheRack(db);
   const tagAt = (station: string): string => tagOf(trays.find((t) => t.station === station) ?? (trays[0] as (typeof trays)[number]));
   const pages = {
@@ -60,32 +57,3 @@ export async function pageLines(db: Db): Promise<readonly Line[]> {
     for (const server of servers) server.kill();
   }
 }
-
-const serve = (args: readonly string[], env: Readonly<Record<string, string>>): ChildProcess =>
-  spawn(process.execPath, args, {
-    env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1', ...env },
-    stdio: ['ignore', 'ignore', 'inherit'],
-  });
-
-const get = async (port: number, path: string, cookie: string): Promise<void> => {
-  const response = await fetch(`http://localhost:${port}${path}`, { headers: { cookie }, redirect: 'manual' });
-  await response.text();
-  if (response.status !== 200) throw new Error(`${path} answered ${response.status}`);
-};
-
-const answers = async (port: number): Promise<void> => {
-  for (const until = Date.now() + 60_000; Date.now() < until; await new Promise((r) => setTimeout(r, 100)))
-    if (await fetch(`http://localhost:${port}/`, { redirect: 'manual' }).catch(() => undefined)) return;
-  throw new Error(`nothing answers on ${port}`);
-};
-
-/** A session as the sign-in page would give it. */
-const sessionCookie = async (): Promise<string> => {
-  const person = PEOPLE[2] as (typeof PEOPLE)[number];
-  const body = { username: person.id, password: person.pin };
-  const { headers } = await (await theAuth()).api.signInUsername({ body, returnHeaders: true });
-  return headers
-    .getSetCookie()
-    .map((c) => c.split(';')[0])
-    .join('; ');
-};

@@ -1,8 +1,9 @@
 import { beforeAll, describe, expect, test, vi } from 'vitest';
 import { POST } from '@/app/api/v1/devices/[id]/readings/route';
 import type { SentReading } from '@/core/gauge/sent-reading';
+import { saveGauging } from '@/db/gauge/gauging';
 import { addInstrument, checkRing, checksOf, instruments, newToken, retireInstrument } from '@/db/gauge/instruments';
-import { saveGauging, saveJudgement } from '@/db/judge/judgement';
+import { saveJudgement } from '@/db/judge/judgement';
 import { makersLimitOf, setMakersLimit } from '@/db/judge/makers-limit';
 import { layPhoto } from '@/db/judge/underlay';
 import { addPhoto } from '@/db/unit/photos';

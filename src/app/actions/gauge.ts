@@ -2,8 +2,8 @@
 
 import { AddInstrument, CheckRing, SaveGauging, WhichInstrument } from '@/core/gauge/gauge-doors';
 import { fail, ok } from '@/core/result';
+import { saveGauging } from '@/db/gauge/gauging';
 import { addInstrument, checkRing, newToken, retireInstrument } from '@/db/gauge/instruments';
-import { saveGauging } from '@/db/judge/judgement';
 import { act } from '../_server/act';
 import { changeOf } from '../_server/change-of';
 
