@@ -21,7 +21,8 @@ export default defineConfig({
           name: 'browser',
           include: ['tests/browser/**/*.test.ts'],
           globalSetup: ['tests/browser/seed.ts'],
-          fileParallelism: false,
+          // Each file has an application, a shop and a browser of its own.
+          maxWorkers: 2,
           testTimeout: 300_000,
           hookTimeout: 300_000,
         },

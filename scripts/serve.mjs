@@ -1,7 +1,9 @@
 // node scripts/serve.mjs <port> | --help: the built application, behind one handler that gives every page its content policy.
 // A policy in Next's own proxy file does the same at a quarter of an empty page's time for each request.
 import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
+import { join } from 'node:path';
 import compression from 'compression';
 import next from 'next';
 import { tsImport } from 'tsx/esm/api';
@@ -19,6 +21,8 @@ if (faults.length > 0) {
 const { theLog } = await tsImport('../src/log.ts', import.meta.url);
 
 const port = Number(process.argv[2]);
+// Read once: the folder may hold another build by the time that a page asks.
+process.env.EDDRIN_BUILD_ID = readFileSync(join(process.env.EDDRIN_BUILD ?? '.next', 'BUILD_ID'), 'utf8').trim();
 const app = next({ dev: false, port });
 const handle = app.getRequestHandler();
 await app.prepare();
@@ -43,15 +47,14 @@ const policyOf = (nonce) =>
 /** Scripts are sent seldom and kept, pages are written anew for each request: their squeezing must cost little. */
 const [thorough, quick] = [compression(), compression({ level: 1 })];
 
-/** Writes a request to the log once it is answered: what failed or was slow is told, the rest only where `EDDRIN_LOG` asks for it. */
+/** Writes a request to the log once it is answered: what failed or was slow is told (a stream is never slow), the rest only where `EDDRIN_LOG` asks for it. */
 const SLOW_MS = 1000;
 const logged = (request, response, id) => {
   const start = performance.now();
   const path = request.url?.split('?')[0];
   response.once('close', () => {
     const ms = Math.round(performance.now() - start);
-    const level =
-      response.statusCode >= 500 ? 'error' : ms > SLOW_MS && response.getHeader('content-type') !== 'text/event-stream' ? 'warn' : 'debug';
+    const level = response.statusCode >= 500 ? 'error' : ms > SLOW_MS && !path?.endsWith('/stream') ? 'warn' : 'debug';
     theLog()[level]({ id, method: request.method, path, status: response.statusCode, ms }, 'answered');
   });
 };

@@ -1,9 +1,10 @@
-import { type ChildProcess, spawn } from 'node:child_process';
+import type { ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { spawnNode } from '../children';
 
 export const TOKEN = 'a-token-for-the-tests';
 /** Rig seconds a second: a hold of two minutes takes four seconds. */
@@ -67,7 +68,7 @@ export async function startApp(): Promise<App> {
 }
 
 const run = (args: readonly string[], env: Readonly<Record<string, string>>): ChildProcess => {
-  const child = spawn(process.execPath, [...args], {
+  const child = spawnNode(args, {
     env: { ...process.env, ...env } as NodeJS.ProcessEnv,
     stdio: ['ignore', 'pipe', 'inherit'],
   });

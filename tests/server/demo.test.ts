@@ -1,4 +1,4 @@
-import { spawn, spawnSync } from 'node:child_process';
+import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -12,6 +12,7 @@ import { certificateOf } from '@/db/release/release';
 import { wholeStore } from '@/db/store/catalogue';
 import { certificates, people, unitEvents, units } from '@/db/tables';
 import { seedDemo, type Truths } from '../../demo/seed';
+import { spawnNode } from '../children';
 import { ownFolder, START } from './shop';
 
 describe('the demo shop', () => {
@@ -99,7 +100,7 @@ describe('its command', () => {
 
 describe('the stand-in rig', () => {
   test('stops cleanly when it is told to', async () => {
-    const rig = spawn(process.execPath, ['--import', 'tsx', 'devices/rig/server.ts'], {
+    const rig = spawnNode(['--import', 'tsx', 'devices/rig/server.ts'], {
       env: { ...process.env, EDDRIN_RIG_PORT: '0' },
       stdio: ['ignore', 'pipe', 'inherit'],
     });

@@ -1,9 +1,9 @@
-import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { eq } from 'drizzle-orm';
 import { beforeAll, expect, test } from 'vitest';
 import { changesIn } from '@/db/engine/event-payload';
 import { timers, unitEvents, units } from '@/db/tables';
+import { spawnNode } from '../children';
 import { openShop, type Shop } from './shop';
 
 const KILLS = 50;
@@ -15,7 +15,7 @@ beforeAll(async () => {
 /** Starts a process that saves as fast as it can and says each save that was acknowledged; kills it in the middle. */
 const saveUntilKilled = (unitId: string, run: number): Promise<readonly string[]> =>
   new Promise((resolve) => {
-    const child = spawn(process.execPath, ['--import', 'tsx', join('tests', 'server', 'saver.ts'), unitId, String(run)], {
+    const child = spawnNode(['--import', 'tsx', join('tests', 'server', 'saver.ts'), unitId, String(run)], {
       env: process.env,
       stdio: ['ignore', 'pipe', 'inherit'],
     });

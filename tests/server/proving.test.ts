@@ -1,4 +1,3 @@
-import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
@@ -32,6 +31,7 @@ import { must } from '../../demo/must';
 import { drawPhoto } from '../../demo/photo';
 import { seeded } from '../../demo/random';
 import { SOUND } from '../../devices/rig/chamber';
+import { spawnNode } from '../children';
 import { openShop, PEOPLE, type Shop, START } from './shop';
 import { type StandIn, startStandIn } from './stand-in';
 
@@ -336,7 +336,7 @@ describe('a server that is killed in the middle of a run', () => {
 
   test('the rig vents; the next start marks the run as interrupted, with what it had', async () => {
     const unitId = await shop.at('prove');
-    const holder = spawn(process.execPath, ['--import', 'tsx', join('tests', 'server', 'holder.ts'), unitId, 'hold'], {
+    const holder = spawnNode(['--import', 'tsx', join('tests', 'server', 'holder.ts'), unitId, 'hold'], {
       env: { ...process.env, EDDRIN_RIG: rig.address },
       stdio: ['ignore', 'pipe', 'inherit'],
     });

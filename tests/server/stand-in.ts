@@ -1,11 +1,12 @@
-import { type ChildProcess, spawn } from 'node:child_process';
+import type { ChildProcess } from 'node:child_process';
+import { spawnNode } from '../children';
 
 /** The stand-in rig as its own process: where it listens, and what it says on its way. */
 export type StandIn = { readonly address: string; readonly page: string; readonly said: () => string; readonly stop: () => void };
 
 export const startStandIn = async (speed: number, truthFile = ''): Promise<StandIn> => {
   let said = '';
-  const rig: ChildProcess = spawn(process.execPath, ['--import', 'tsx', 'devices/rig/server.ts'], {
+  const rig: ChildProcess = spawnNode(['--import', 'tsx', 'devices/rig/server.ts'], {
     env: { ...process.env, EDDRIN_RIG_PORT: '0', EDDRIN_RIG_PANEL: '0', EDDRIN_RIG_SPEED: String(speed), EDDRIN_RIG_TRUTH: truthFile },
     stdio: ['ignore', 'pipe', 'inherit'],
   });

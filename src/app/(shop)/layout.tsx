@@ -2,7 +2,9 @@ import type { ReactNode } from 'react';
 import { tagOf } from '@/core/unit/unit-record';
 import { theDb } from '@/db/engine/connection';
 import { openWaits } from '@/db/unit/waits';
+import { NewBuild } from '@/ui/shell/new-build';
 import { TopBar } from '@/ui/shell/top-bar';
+import { buildId } from '../_server/build-id';
 import { unitsOf } from '../_server/preferences';
 import { personOrSignIn } from '../_server/who';
 import { calendarKeyAction, signOutAction } from '../actions/people';
@@ -24,6 +26,7 @@ export default async function ShopLayout({ children }: { readonly children: Reac
         calendarKey={calendarKeyAction}
         signOut={signOutAction}
       />
+      <NewBuild build={buildId()} />
       <main id="work" tabIndex={-1}>
         {children}
       </main>

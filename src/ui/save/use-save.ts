@@ -5,6 +5,7 @@ import { uuidv7 } from 'uuidv7';
 import type { Target } from '@/core/schema/target';
 import type { SaveError } from '@/core/unit/save-error';
 import type { Payload, SaveAction, UnitTarget } from '../unit/unit-actions';
+import { saveBegins } from './unsaved';
 
 export type Saving =
   | { readonly kind: 'idle' }
@@ -34,16 +35,21 @@ export function useSave<I>(action: SaveAction<I>, target: UnitTarget, kind: 'res
     (input: Payload<I>, eventId = uuidv7()): ReturnType<SaveAction<I>> => {
       const send = async (): ReturnType<SaveAction<I>> => {
         setSaving({ kind: 'saving' });
+        const ends = saveBegins();
         for (;;) {
           try {
             const version = known.get(target.unitId) ?? target.version;
             const result = await action(whole(input, { eventId, unitId: target.unitId, version }));
             if (result.ok && (kind === 'rests' || result.value.version === version + 1)) learn(target.unitId, result.value.version);
             setSaving(result.ok ? { kind: 'idle' } : { kind: 'failed', error: result.error });
+            ends(result.ok ? 'saved' : 'not-saved');
             return result;
           } catch (error) {
             // Next's own redirects travel as errors; anything else here is the line.
-            if (typeof (error as { digest?: unknown }).digest === 'string') throw error;
+            if (typeof (error as { digest?: unknown }).digest === 'string') {
+              ends('not-saved');
+              throw error;
+            }
             setSaving({ kind: 'offline' });
             await new Promise((resolve) => setTimeout(resolve, RETRY_MS));
           }
