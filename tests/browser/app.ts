@@ -68,10 +68,7 @@ export async function startApp(): Promise<App> {
 }
 
 const run = (args: readonly string[], env: Readonly<Record<string, string>>): ChildProcess => {
-  const child = spawnNode(args, {
-    env: { ...process.env, ...env } as NodeJS.ProcessEnv,
-    stdio: ['ignore', 'pipe', 'inherit'],
-  });
+  const child = spawnNode(args, env);
   // What nobody reads would fill its pipe and hold it up.
   child.stdout?.resume();
   return child;
