@@ -2,20 +2,23 @@ import { asc, eq, isNull } from 'drizzle-orm';
 import { type Variant, VariantDoor } from '@/core/family/variant-door';
 import type { Person } from '@/core/people/role';
 import { fail, ok, type Result } from '@/core/result';
+import { stored } from '@/core/schema/stored';
 import type { Db, Reader } from '../engine/connection';
 import { familyVariants } from '../tables';
+
+const Stored = stored(VariantDoor);
 
 export type SavedVariant = { readonly id: string; readonly at: number; readonly variant: Variant };
 
 /** The shop's variants as they are now, by name. */
 export async function currentVariants(db: Reader): Promise<readonly SavedVariant[]> {
   const rows = await db.select().from(familyVariants).where(isNull(familyVariants.replacedBy)).orderBy(asc(familyVariants.label));
-  return rows.map((r) => ({ id: r.id, at: r.at, variant: VariantDoor.parse(r.variant) }));
+  return rows.map((r) => ({ id: r.id, at: r.at, variant: Stored.parse(r.variant) }));
 }
 
 export async function variantById(db: Reader, id: string): Promise<SavedVariant | undefined> {
   const [row] = await db.select().from(familyVariants).where(eq(familyVariants.id, id));
-  return row === undefined ? undefined : { id: row.id, at: row.at, variant: VariantDoor.parse(row.variant) };
+  return row === undefined ? undefined : { id: row.id, at: row.at, variant: Stored.parse(row.variant) };
 }
 
 /**

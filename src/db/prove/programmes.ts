@@ -4,9 +4,12 @@ import type { UnitKind } from '@/core/family/family-name';
 import type { Programme } from '@/core/prove/programme/step';
 import { StepsDoor } from '@/core/prove/programme/step-door';
 import { usualSteps } from '@/core/prove/programme/usual';
+import { stored } from '@/core/schema/stored';
 import type { Reader } from '../engine/connection';
 import { prepared } from '../engine/prepared';
 import { programmes } from '../tables';
+
+const Steps = stored(StepsDoor);
 
 const newestOf = prepared((db: Reader) =>
   db
@@ -21,9 +24,7 @@ const newestOf = prepared((db: Reader) =>
 /** How the shop proves a family now: its newest version, or as it is delivered. */
 export const programmeInForce = async (db: Reader, family: UnitKind): Promise<Programme> => {
   const [row] = await newestOf(db).execute({ family });
-  return row === undefined
-    ? { version: 0, steps: usualSteps(FAMILIES[family]) }
-    : { version: row.version, steps: StepsDoor.parse(row.steps) };
+  return row === undefined ? { version: 0, steps: usualSteps(FAMILIES[family]) } : { version: row.version, steps: Steps.parse(row.steps) };
 };
 
 /** A version of a family's programme; the newest where there is none such. */
@@ -33,5 +34,5 @@ export const programmeAt = async (db: Reader, family: UnitKind, version: number)
     .select({ steps: programmes.steps })
     .from(programmes)
     .where(and(eq(programmes.family, family), eq(programmes.version, version)));
-  return row === undefined ? programmeInForce(db, family) : { version, steps: StepsDoor.parse(row.steps) };
+  return row === undefined ? programmeInForce(db, family) : { version, steps: Steps.parse(row.steps) };
 };

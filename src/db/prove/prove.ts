@@ -9,6 +9,7 @@ import type { RunWay } from '@/core/prove/run';
 import { analyseRun, fallsShort, RunAnalysis } from '@/core/prove/run-analysis';
 import { ok, type Result } from '@/core/result';
 import { whyNotNow } from '@/core/route/route';
+import { stored } from '@/core/schema/stored';
 import { routeOfUnit } from '@/core/unit/facts-of';
 import { keptBarOf, stepsFor } from '@/core/unit/proving';
 import type { UnitRecord } from '@/core/unit/unit-record';
@@ -122,7 +123,9 @@ export const storeRun = async (
 export const keepPiece = (db: Db, runId: string, samples: readonly RigSample[]) =>
   db.insert(runPieces).values({ id: `${runId}-${samples[0]?.t}`, runId, fromT: samples[0]?.t ?? 0, samples });
 
-const Samples = z.array(RigSample);
+const Samples = stored(z.array(RigSample));
+const StoredStep = stored(RunStepDoor);
+const StoredAnalysis = stored(RunAnalysis.nullable());
 const piecesOf = async (db: Reader, runId: string): Promise<readonly RigSample[]> =>
   (await db.select().from(runPieces).where(eq(runPieces.runId, runId)).orderBy(asc(runPieces.fromT))).flatMap((p) =>
     Samples.parse(p.samples),
@@ -152,7 +155,7 @@ export async function breakLostRuns(db: Db, at: number): Promise<number> {
       kind: 'run-ended' as const,
       note: '',
     };
-    const step = RunStepDoor.parse(row.step);
+    const step = StoredStep.parse(row.step);
     const samples = await piecesOf(db, runId);
     const analysis = rules === undefined ? undefined : analyseRun(step, samples, { rules, keptBar: 0, readTo: FINE });
     const because = 'the server stopped during the run';
@@ -176,9 +179,9 @@ export async function runOf(db: Reader, runId: string) {
     ? undefined
     : {
         ...row,
-        step: RunStepDoor.parse(row.step),
+        step: StoredStep.parse(row.step),
         samples: Samples.parse(row.samples),
-        analysis: RunAnalysis.nullable().parse(row.analysis),
+        analysis: StoredAnalysis.parse(row.analysis),
       };
 }
 export type StoredRun = NonNullable<Awaited<ReturnType<typeof runOf>>>;

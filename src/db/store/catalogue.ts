@@ -1,5 +1,6 @@
 import { asc, eq, sql } from 'drizzle-orm';
 import { BagItems } from '@/core/kit/bag-door';
+import { stored } from '@/core/schema/stored';
 import { type Article, type Lot, type Stocked, stocked } from '@/core/store/article';
 import { indexArticle } from '@/core/store/search';
 import type { Reader } from '../engine/connection';
@@ -7,9 +8,11 @@ import { keptUnder } from '../engine/kept';
 import { prepared } from '../engine/prepared';
 import { articles, lots, stockMoves } from '../tables';
 
+const Items = stored(BagItems);
+
 export const toArticle = ({ changedAt: _, ...row }: typeof articles.$inferSelect): Article => ({
   ...row,
-  items: BagItems.parse(row.items),
+  items: Items.parse(row.items),
 });
 
 /**

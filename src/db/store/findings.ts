@@ -1,8 +1,11 @@
 import { and, desc, eq, isNotNull, ne } from 'drizzle-orm';
 import { BagItems, Findings } from '@/core/kit/bag-door';
+import { stored } from '@/core/schema/stored';
 import type { LotFinding } from '@/core/store/stock-record';
 import type { Reader } from '../engine/connection';
 import { bags, units } from '../tables';
+
+const [Items, Found] = [stored(BagItems), stored(Findings)];
 
 /** Bags that were not as the catalogue says, of all articles or of one, the newest first. */
 export async function lotFindings(db: Reader, articleId?: string): Promise<readonly LotFinding[]> {
@@ -12,5 +15,5 @@ export async function lotFindings(db: Reader, articleId?: string): Promise<reado
     .innerJoin(units, eq(units.id, bags.unitId))
     .where(and(isNotNull(bags.openedAt), ne(bags.findings, []), articleId === undefined ? undefined : eq(bags.articleId, articleId)))
     .orderBy(desc(bags.openedAt));
-  return rows.map((r) => ({ ...r, at: r.at ?? 0, items: BagItems.parse(r.items), findings: Findings.parse(r.findings) }));
+  return rows.map((r) => ({ ...r, at: r.at ?? 0, items: Items.parse(r.items), findings: Found.parse(r.findings) }));
 }

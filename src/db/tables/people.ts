@@ -32,7 +32,7 @@ export const sessions = sqliteTable(
     createdAt: dated().notNull(),
     updatedAt: dated().notNull(),
   },
-  (t) => [index('sessions_person').on(t.userId)],
+  (t) => [index('sessions_person').on(t.userId), index('sessions_past').on(t.expiresAt)],
 );
 
 /** Credentials: one row a person, the PIN hashed (scrypt). */

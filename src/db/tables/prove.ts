@@ -27,7 +27,7 @@ export const runs = sqliteTable(
     samples: text({ mode: 'json' }).notNull(),
     analysis: text({ mode: 'json' }),
   },
-  (t) => [index('runs_unit').on(t.unitId, t.startedAt)],
+  (t) => [index('runs_unit').on(t.unitId, t.startedAt), index('runs_state').on(t.state)],
 );
 
 /** What a run that goes on has measured so far, piece by piece: all that is left of it when the server stops. */
