@@ -36,7 +36,7 @@ const FILL = [
    select 'lj-' || i, 'lc-' || (1 + i % max(1, cast(:n as integer) / 20)), ${machineOf}, '["spongy"]', '', ${T0} + i, ${T0} + i from s`,
   `create temp table template as select * from units where exit = 'released' and family = 'wheel-double' limit 1`,
   `${UNITS} insert into units (id, job_id, tag_no, family, variant_id, position, identity_marks, material, geometry, piston_dia_mm, due_at, created_at, version, changed_at, station, outcome, target_dia_mm, bore_changed_at, exit, exit_at, comes_back_from)
-   select 'lu-' || i, 'lj-' || i, 100000 + i, family, null, position, 'CAST ' || (i % 5003), material, geometry, piston_dia_mm, ${T0} + i, ${T0} + i, 1, ${T0} + i * 1000, 'released', outcome, target_dia_mm, ${T0}, 'released', ${T0} + i * 1000,
+   select 'lu-' || i, 'lj-' || i, 100000 + i, family, null, position, 'CAST ' || (i % 5003), material, geometry, piston_dia_mm, ${T0} + i, ${T0} + i, 1, ${T0} + i * 1000, 'release', outcome, target_dia_mm, ${T0}, 'released', ${T0} + i * 1000,
      case when i > 1 and i % 50 = 0 then 'lu-' || (i - 1) end from s, template order by i`,
   `${UNITS} insert into findings (id, unit_id, at, person_id, about, name, answer)
    select 'lf-' || i, 'lu-' || i, ${T0} + i, 'maren-oreland', 'cause', case i % 3 when 0 then 'air' when 1 then 'cup-leaks' else 'bore-marked' end, 'yes' from s`,

@@ -1,11 +1,14 @@
 import { tagOf } from '@/core/unit/unit-record';
 import type { Db } from '@/db/engine/connection';
-import { onTheRack } from '@/db/rack/rack';
+import { leftUnits, onTheRack } from '@/db/rack/rack';
+
 // @ts-expect-error plain Node, without types
 import { SERVE } from '../steps.mjs';
+import { busyLines } from './busy';
 import { jsLine } from './js-sent';
 import { type Line, median, timed } from './line';
 import { withManyPhotos } from './many-photos';
+import { paperLines } from './papers';
 import { answers, get, serve } from './served';
 import { framesLine } from './simulate';
 
@@ -51,6 +54,8 @@ export async function pageLines(db: Db, cookie: string): Promise<readonly Line[]
     }
     for (const name of ['unit, strip', 'unit, judge', 'unit, hone', 'unit, prove'] as const)
       lines.push(await jsLine(name, { url: `http://localhost:${OURS}${pages[name]}`, cookie }, `http://localhost:${EMPTY}/`));
+    const released = tagOf((await leftUnits(db, null, 50)).units.find((u) => u.exit === 'released') ?? { tagNo: 1 });
+    lines.push(...(await paperLines(OURS, cookie, released, tagAt('kit'))), ...(await busyLines(OURS, cookie)));
     lines.push(await framesLine(`http://localhost:${OURS}`, `http://localhost:${OURS}${pages['unit, hone']}`));
     return lines;
   } finally {

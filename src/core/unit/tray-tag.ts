@@ -1,4 +1,6 @@
 import type { UnitKind } from '../family/family-name';
+import type { BoreOutcome } from '../judge/outcome';
+import type { Station } from '../station';
 import type { Exit } from './unit-record';
 
 /** What a tray on the rack shows of its unit. */
@@ -7,8 +9,8 @@ export type TrayTag = {
   readonly tagNo: number;
   readonly family: UnitKind;
   readonly familyLabel: string;
-  readonly station: string;
-  readonly outcome: string | null;
+  readonly station: Station;
+  readonly outcome: BoreOutcome | null;
   readonly targetDiaMm: number | null;
   readonly dueAt: number;
   readonly exit: Exit | null;

@@ -48,8 +48,8 @@ export type Unit = {
   readonly createdAt: number;
   readonly version: number;
   readonly changedAt: number;
-  /** Where it is, or how it left. */
-  readonly station: Station | Exit;
+  /** Where it is, or was when it left. */
+  readonly station: Station;
   readonly outcome: BoreOutcome | null;
   readonly targetDiaMm: number | null;
   readonly boreChangedAt: number;

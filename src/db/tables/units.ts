@@ -60,8 +60,8 @@ export const units = sqliteTable(
     version: integer().notNull(),
     /** Time of the unit's last event. */
     changedAt: time().notNull(),
-    /** Computed from the records with every change, for the rack: the station it is at, or how it left. */
-    station: text({ enum: [...STATIONS, ...EXITS] }).notNull(),
+    /** Computed from the records with every change, for the rack: the station it is at, or was at when it left. */
+    station: text({ enum: STATIONS }).notNull(),
     outcome: text({ enum: BORE_OUTCOMES }),
     targetDiaMm: real(),
     /** When the bore was last cut or sleeved: readings and verdicts from before count no more. */

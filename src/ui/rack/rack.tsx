@@ -1,11 +1,10 @@
 'use client';
 
-import type { BoreOutcome } from '@/core/judge/outcome';
 import { sayDia } from '@/core/quantity/say';
 import { sayFullDate, saySpan, sayWhen } from '@/core/quantity/say-time';
 import { sayWait } from '@/core/quantity/say-wait';
 import type { Units } from '@/core/quantity/units';
-import { BENCH_HOURS, SHELVES, type Station } from '@/core/station';
+import { BENCH_HOURS, SHELVES } from '@/core/station';
 import type { TrayTag } from '@/core/unit/tray-tag';
 import { tagOf } from '@/core/unit/unit-record';
 import { Silhouette } from '../drawing/silhouette';
@@ -48,7 +47,7 @@ export function Rack({
         <p className="px-4 py-8 text-ink2">The rack holds every unit in the shop, from the counter to release. Book one in to start.</p>
       )}
       {SHELVES.map((shelf) => {
-        const on = trays.filter((t) => shelf.stations.includes(t.station as Station));
+        const on = trays.filter((t) => shelf.stations.includes(t.station));
         return (
           <section key={shelf.label} aria-label={shelf.label} className="flex min-h-[78px] border-b-4 border-shelf pt-1.5 max-md:flex-col">
             <div className="w-36 shrink-0 px-4 pt-1">
@@ -69,7 +68,7 @@ export function Rack({
   );
 }
 
-const hours = (trays: readonly TrayTag[]): string => `${trays.reduce((sum, t) => sum + BENCH_HOURS[t.station as Station], 0).toFixed(1)} h`;
+const hours = (trays: readonly TrayTag[]): string => `${trays.reduce((sum, t) => sum + BENCH_HOURS[t.station], 0).toFixed(1)} h`;
 
 function TrayCard({
   tray,
@@ -102,9 +101,7 @@ function TrayCard({
           </div>
           <div className="flex h-5 items-center gap-2 text-[13px]">
             <Silhouette family={tray.family} label={tray.familyLabel} />
-            {tray.outcome !== null && (
-              <VerdictSign outcome={tray.outcome as BoreOutcome} size={15} title={OUTCOME_WORDS[tray.outcome as BoreOutcome]} />
-            )}
+            {tray.outcome !== null && <VerdictSign outcome={tray.outcome} size={15} title={OUTCOME_WORDS[tray.outcome]} />}
             <TrayNote tray={tray} wait={wait} units={units} now={now} />
           </div>
         </div>

@@ -1,6 +1,5 @@
-import type { BoreOutcome } from '@/core/judge/outcome';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
-import { STATION_WORDS, type Station } from '@/core/station';
+import { STATION_WORDS } from '@/core/station';
 import type { TrayTag } from '@/core/unit/tray-tag';
 import { tagOf } from '@/core/unit/unit-record';
 import { Silhouette } from '../drawing/silhouette';
@@ -32,8 +31,8 @@ export function UnitList({ units, now, empty }: { readonly units: readonly TrayT
                 <td className="cell">{u.machine}</td>
                 <td className="cell">{u.customer}</td>
                 <td className="cell text-ink2">{u.complaint}</td>
-                <td className="cell">{u.outcome !== null && <VerdictSign outcome={u.outcome as BoreOutcome} />}</td>
-                <td className="cell">{u.exit ?? STATION_WORDS[u.station as Station]}</td>
+                <td className="cell">{u.outcome !== null && <VerdictSign outcome={u.outcome} />}</td>
+                <td className="cell">{u.exit ?? STATION_WORDS[u.station]}</td>
                 <td className="cell whitespace-nowrap" title={sayFullDate(at)}>
                   {u.exit === null ? 'due ' : ''}
                   {sayWhen(at, now)}
