@@ -3,6 +3,9 @@ import { defineConfig } from 'vitest/config';
 
 const alias = { '@': fileURLToPath(new URL('./src', import.meta.url)) };
 
+const IN_CHROMIUM = { globalSetup: ['tests/browser/seed.ts'], testTimeout: 300_000, hookTimeout: 300_000 };
+const TIMED = ['tests/browser/prove.test.ts', 'tests/browser/map.test.ts'];
+
 export default defineConfig({
   test: {
     projects: [
@@ -17,15 +20,13 @@ export default defineConfig({
       },
       {
         resolve: { alias },
-        test: {
-          name: 'browser',
-          include: ['tests/browser/**/*.test.ts'],
-          globalSetup: ['tests/browser/seed.ts'],
-          // Each file has an application, a shop and a browser of its own.
-          maxWorkers: 2,
-          testTimeout: 300_000,
-          hookTimeout: 300_000,
-        },
+        // Each file has an application, a shop and a browser of its own: two go at a time.
+        test: { ...IN_CHROMIUM, name: 'browser', include: ['tests/browser/**/*.test.ts'], exclude: TIMED, maxWorkers: 2 },
+      },
+      {
+        resolve: { alias },
+        // These hold the application to a clock, so nothing else may take its time.
+        test: { ...IN_CHROMIUM, name: 'timed', include: TIMED, fileParallelism: false },
       },
     ],
   },

@@ -64,6 +64,7 @@ const server = createServer((request, response) => {
   // One number for a request, in the log and in what a person is told; whatever was sent under its name is replaced.
   const id = randomUUID();
   request.headers['x-request-id'] = id;
+  response.setHeader('x-request-id', id);
   if (!fixed) logged(request, response, id);
   if (!fixed) {
     const nonce = Buffer.from(randomUUID()).toString('base64');

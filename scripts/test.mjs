@@ -49,6 +49,7 @@ await suite('unit');
 await suite('server');
 await build('.next-test');
 await suite('browser');
+await suite('timed');
 
 rmSync(reports, { recursive: true, force: true });
 console.log(`\n${passed} passed, ${failed} failed`);

@@ -22,9 +22,10 @@ export type App = {
   readonly rigSaid: () => string;
 };
 
-export async function startApp(): Promise<App> {
+/** @param seed the folder that its shop begins with; the demo's where none is given */
+export async function startApp(seed = process.env.EDDRIN_TEST_SEED as string): Promise<App> {
   const data = mkdtempSync(join(tmpdir(), 'eddrin-app-'));
-  cpSync(process.env.EDDRIN_TEST_SEED as string, data, { recursive: true });
+  cpSync(seed, data, { recursive: true });
   const [port, rigPort] = [await freePort(), await freePort()];
   const origin = `http://localhost:${port}`;
   const rig = run(['--import', 'tsx', 'devices/rig/server.ts'], {
