@@ -32,12 +32,14 @@ export async function leftUnits(db: Reader, behind: BookPlace | null, most: numb
   return { units: page, inAll: (await tallyOf(db, LEFT)).get('') ?? 0 };
 }
 
+/** Letters of a search that are read. */
+const LONGEST = 200;
 /** Units that a search shows, and those past which they are not counted. */
 const [FOUND, COUNTED] = [60, 1000];
 
 /** Units by tag, machine, customer, or marks on the casting, in the shop or not, the newest first. Every word must be there. */
 export async function findUnits(db: Reader, text: string): Promise<Listed & { readonly counted: 'all' | 'not-all' }> {
-  const [number, hits] = [tagNumber(text), hitsOf(text)];
+  const [number, hits] = [tagNumber(text), hitsOf(text.slice(0, LONGEST))];
   if (hits === undefined) return { units: [], inAll: 0, counted: 'all' };
   const tagNos = await db.all<{ tagNo: number }>(
     sql`select tag_no as tagNo from ${units} where tag_no = ${number ?? -1} union ${hits} order by 1 desc limit ${COUNTED + 1}`,
