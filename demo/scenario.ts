@@ -4,10 +4,8 @@ import type { UnitKind } from '@/core/family/family-name';
 import type { Material } from '@/core/family/material';
 import type { FinishName } from '@/core/finish/finish';
 import type { Station } from '@/core/station';
+import type { BoreStory } from '../devices/hand/bore';
 import type { UnitState } from '../devices/rig/unit-states';
-
-/** What the bore of a demo unit is really like, and so what its judgement comes to. */
-export type BoreStory = 'sound' | 'outside' | 'oval' | 'shallow' | 'pitted' | 'deep' | 'cracked' | 'dirty';
 
 /** Half stripped by the guide; stuck and being freed; soaking; a part was missing; a part that does not belong came out. */
 export type Trouble = 'half-way' | 'stuck' | 'soaking' | 'absent' | 'foreign';

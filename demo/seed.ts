@@ -19,20 +19,20 @@ import { deliverRules } from '@/db/rules/deliver';
 import { addPhoto } from '@/db/unit/photos';
 import { startWait } from '@/db/unit/waits';
 import type { TrueBore } from '../devices/gauge/bore';
+import { trueBore } from '../devices/hand/bore';
+import { must } from '../devices/hand/must';
+import { drawPhoto } from '../devices/hand/photo';
+import { type Random, seeded } from '../devices/hand/random';
+import { Work, withValve } from '../devices/hand/work';
 import { SOUND, type Truth } from '../devices/rig/chamber';
 import { UNIT_STATES } from '../devices/rig/unit-states';
-import { trueBore } from './bore';
 import { FITMENTS } from './fitments';
 import { asArticle, KITS } from './kits';
-import { must } from './must';
 import { PEOPLE } from './people';
-import { drawPhoto } from './photo';
-import { type Random, seeded } from './random';
 import { STORIES, type Story, type Trouble } from './scenario';
 import { insertArticle, insertFitment } from './shop-setup';
 import { sundries } from './sundries';
 import { VARIANTS } from './variants';
-import { Work, withValve } from './work';
 
 const HOUR_MS = 3_600_000;
 /** The shop's gauges: days since each was on its ring, and how far off it was, mm. */

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { z } from 'zod';
 import { GRID_CLOCKS } from '@/core/gauge/suggest-grid';
-import { seeded } from '../../demo/random';
+import { seeded } from '../hand/random';
 import { servePanel } from '../panel';
 import { measured, type TrueBore } from './bore';
 import { gaugePanel } from './panel';

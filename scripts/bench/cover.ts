@@ -3,7 +3,7 @@ import { type BestSet, bestSet } from '@/core/kit/best-set';
 import { fitOf } from '@/core/kit/fit';
 import type { Need, Store } from '@/core/kit/need';
 import type { KitItem } from '@/core/store/article';
-import { seeded } from '../../demo/random';
+import { seeded } from '../../devices/hand/random';
 import { type Line, median, timed } from './line';
 
 const KINDS = ['cup', 'boot', 'circlip', 'grommet', 'spring', 'sealing-washer', 'o-ring', 'dust-seal'] as const;

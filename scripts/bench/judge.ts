@@ -3,7 +3,7 @@ import { geometryAt } from '@/core/family/family';
 import { judgeBore } from '@/core/judge/judge';
 import { MARK_KINDS } from '@/core/judge/mark';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
-import { seeded } from '../../demo/random';
+import { seeded } from '../../devices/hand/random';
 import { type Line, median, timed } from './line';
 
 /** Judging 60 readings and 40 marks, in Node. */

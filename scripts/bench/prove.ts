@@ -2,8 +2,8 @@ import { holdAnalysis } from '@/core/prove/hold-analysis';
 import type { RigSample } from '@/core/prove/rig-sample';
 import { holdOf } from '@/core/prove/trace';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
-import { type Random, seeded } from '../../demo/random';
-import { type Sensor, simulate } from '../../demo/rig-trace';
+import { type Random, seeded } from '../../devices/hand/random';
+import { type Sensor, simulate } from '../../devices/hand/rig-trace';
 import { leakAt, SOUND, type Truth } from '../../devices/rig/chamber';
 import type { Line } from './line';
 

@@ -1,9 +1,9 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { drawPhoto } from '../../demo/photo';
-import { seeded } from '../../demo/random';
-import { simulate } from '../../demo/rig-trace';
+import { drawPhoto } from '../../devices/hand/photo';
+import { seeded } from '../../devices/hand/random';
+import { simulate } from '../../devices/hand/rig-trace';
 import { SOUND } from '../../devices/rig/chamber';
 import { isAt, isDone, nowIn, putInUntil, ready, shows } from './bench';
 import { type AtWork, closeShop, openShopAs } from './hand';

@@ -6,7 +6,7 @@ import { join } from 'node:path';
 /** Once before the browser tests: the demo shop, made up in a folder that each of them copies. */
 export default function seed(): () => void {
   const folder = mkdtempSync(join(tmpdir(), 'eddrin-demo-'));
-  const { status } = spawnSync(process.execPath, ['--import', 'tsx', 'demo/seed.ts'], {
+  const { status } = spawnSync(process.execPath, ['--import ', 'tsx', 'demo/seed.ts'], {
     env: { ...process.env, EDDRIN_DATA: folder },
     stdio: ['ignore', 'inherit', 'inherit'],
   });

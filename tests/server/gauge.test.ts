@@ -8,8 +8,8 @@ import { makersLimitOf, setMakersLimit } from '@/db/judge/makers-limit';
 import { layPhoto } from '@/db/judge/underlay';
 import { addPhoto } from '@/db/unit/photos';
 import { followGauge } from '@/ports/gauge-line';
-import { drawPhoto } from '../../demo/photo';
-import { seeded } from '../../demo/random';
+import { drawPhoto } from '../../devices/hand/photo';
+import { seeded } from '../../devices/hand/random';
 import { openShop, PEOPLE, type Shop, START } from './shop';
 
 const DAY = 86_400_000;

@@ -15,7 +15,7 @@ beforeAll(async () => {
 /** Starts a process that saves as fast as it can and says each save that was acknowledged; kills it in the middle. */
 const saveUntilKilled = (unitId: string, run: number): Promise<readonly string[]> =>
   new Promise((resolve) => {
-    const child = spawnNode(['--import', 'tsx', join('tests', 'server', 'saver.ts'), unitId, String(run)]);
+    const child = spawnNode(['--import ', 'tsx', join('tests', 'server', 'saver.ts'), unitId, String(run)]);
     let said = '';
     child.stdout.on('data', (d) => {
       said += d;

@@ -27,9 +27,9 @@ import { runPieces } from '@/db/tables';
 import { addPhoto } from '@/db/unit/photos';
 import { signOff } from '@/db/unit/sign-off';
 import { openWaits } from '@/db/unit/waits';
-import { must } from '../../demo/must';
-import { drawPhoto } from '../../demo/photo';
-import { seeded } from '../../demo/random';
+import { must } from '../../devices/hand/must';
+import { drawPhoto } from '../../devices/hand/photo';
+import { seeded } from '../../devices/hand/random';
 import { SOUND } from '../../devices/rig/chamber';
 import { spawnNode } from '../children';
 import { openShop, PEOPLE, type Shop, START } from './shop';
@@ -336,7 +336,7 @@ describe('a server that is killed in the middle of a run', () => {
 
   test('the rig vents; the next start marks the run as interrupted, with what it had', async () => {
     const unitId = await shop.at('prove');
-    const holder = spawnNode(['--import', 'tsx', join('tests', 'server', 'holder.ts'), unitId, 'hold'], { EDDRIN_RIG: rig.address });
+    const holder = spawnNode(['--import ', 'tsx', join('tests', 'server', 'holder.ts'), unitId, 'hold'], { EDDRIN_RIG: rig.address });
     await new Promise<void>((resolve) => holder.stdout.on('data', () => resolve()));
     // Long enough for a piece to be stored since; the hold goes on for longer.
     await expect.poll(async () => (await shop.db.select().from(runPieces)).length, { timeout: 5000 }).toBeGreaterThan(3);

@@ -12,9 +12,9 @@ import { loadUnit } from '@/db/engine/load-unit';
 import { addPerson } from '@/db/people/people';
 import { deliverRules } from '@/db/rules/deliver';
 import { asArticle, KITS } from '../../demo/kits';
-import { seeded } from '../../demo/random';
 import { insertArticle } from '../../demo/shop-setup';
-import { Work } from '../../demo/work';
+import { seeded } from '../../devices/hand/random';
+import { Work } from '../../devices/hand/work';
 import { SOUND } from '../../devices/rig/chamber';
 
 export const START = Date.UTC(2026, 4, 4, 8);

@@ -19,8 +19,8 @@ import { historyOf } from '@/db/unit/history';
 import { boreCut, leave, reopen, signOff } from '@/db/unit/sign-off';
 import { undoLast } from '@/db/unit/undo';
 import { endWait, openWaits, startWait } from '@/db/unit/waits';
-import { seeded } from '../../demo/random';
-import { simulate } from '../../demo/rig-trace';
+import { seeded } from '../../devices/hand/random';
+import { simulate } from '../../devices/hand/rig-trace';
 import { SOUND } from '../../devices/rig/chamber';
 import { openShop, PEOPLE, type Shop, START, type WorkedTo } from './shop';
 

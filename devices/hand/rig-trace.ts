@@ -1,6 +1,6 @@
 import type { RunStep } from '@/core/prove/programme/step';
 import type { RigSample } from '@/core/prove/rig-sample';
-import { type Chamber, EMPTY, inChamber, letGo, step, type Truth } from '../devices/rig/chamber';
+import { type Chamber, EMPTY, inChamber, letGo, step, type Truth } from '../rig/chamber';
 import type { Random } from './random';
 
 const ROOM_C = 21.4;

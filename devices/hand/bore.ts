@@ -2,9 +2,11 @@ import type { Geometry } from '@/core/family/geometry';
 import type { Reading } from '@/core/gauge/reading';
 import { GRID_CLOCKS, suggestDepths } from '@/core/gauge/suggest-grid';
 import type { Mark } from '@/core/judge/mark';
-import { measured, type TrueBore } from '../devices/gauge/bore';
+import { measured, type TrueBore } from '../gauge/bore';
 import type { Random } from './random';
-import type { BoreStory } from './scenario';
+
+/** What the bore of a unit is really like, and so what its judgement comes to. */
+export type BoreStory = 'sound' | 'outside' | 'oval' | 'shallow' | 'pitted' | 'deep' | 'cracked' | 'dirty';
 
 /** The bore that goes with a story. @param addMm what honing took */
 export const trueBore = (g: Geometry, story: BoreStory, addMm = 0): TrueBore => ({

@@ -32,11 +32,11 @@ import { sendOut } from '@/db/sleeve/sleeve';
 import { tellStep } from '@/db/strip/guide';
 import { addPart, recordPart } from '@/db/strip/tray';
 import { boreCut, signOff } from '@/db/unit/sign-off';
+import type { BoreStory } from './bore';
 import { demoMarks, demoReadings, trueBore } from './bore';
 import { must } from './must';
 import { dimsOf } from './part-dims';
 import type { Random } from './random';
-import type { BoreStory } from './scenario';
 
 /** One unit being worked on by the demo's people, by the same doors that the screens use: until its bore is good. Time moves on with every step. */
 export class WorkApart {

@@ -21,7 +21,7 @@ import { wholeStore } from '@/db/store/catalogue';
 import { recordPart } from '@/db/strip/tray';
 import { noteAtBench, saveGap, saveVacuum } from '@/db/unit/bench';
 import { leave, signOff } from '@/db/unit/sign-off';
-import type { Truth } from '../devices/rig/chamber';
+import type { Truth } from '../rig/chamber';
 import { must } from './must';
 import { simulateStep } from './rig-trace';
 import { WorkApart } from './work-apart';
