@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { seeded } from '../../../demo/random';
-import { simulate } from '../../../demo/rig-trace';
+import { seeded } from '../../../devices/hand/random';
+import { simulate } from '../../../devices/hand/rig-trace';
 import { EMPTY, leakAt, letGo, pressureOf, SOUND, step, type Truth } from '../../../devices/rig/chamber';
 import { STANDARD_RULES } from '../rules/rule-set';
 import { airCheck } from './air-check';

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { type Random, seeded } from '../../../demo/random';
-import { simulate, simulateStep } from '../../../demo/rig-trace';
+import { type Random, seeded } from '../../../devices/hand/random';
+import { simulate, simulateStep } from '../../../devices/hand/rig-trace';
 import { leakAt, SOUND, type Truth } from '../../../devices/rig/chamber';
 import { readTrace, writeTrace } from '../../csv/trace-csv';
 import { wheelDouble } from '../family/anatomy/wheel-double';
