@@ -12,4 +12,4 @@ await run(
   'It did not build.',
   true,
 );
-await run(process.execPath, ['--import ', 'tsx', 'scripts/bench/main.ts'], {}, 'The bench broke off; its words are above.');
+await run(process.execPath, ['--import', 'tsx', 'scripts/bench/main.ts'], {}, 'The bench broke off; its words are above.');

@@ -58,7 +58,7 @@ const seed = async () => {
   }
   writeFileSync(join(data, 'demo-seeding'), '');
   say('making up the demo shop: people, kits, units and their histories …');
-  await run(process.execPath, ['--import ', 'tsx', 'demo/seed.ts'], { EDDRIN_DATA: data }, 'The demo could not be made up.');
+  await run(process.execPath, ['--import', 'tsx', 'demo/seed.ts'], { EDDRIN_DATA: data }, 'The demo could not be made up.');
   writeFileSync(versionFile, version);
   rmSync(join(data, 'demo-seeding'));
 };
@@ -70,7 +70,7 @@ const tokenFile = join(data, 'demo-token');
 if (!existsSync(tokenFile)) writeFileSync(tokenFile, randomBytes(24).toString('base64url'), { mode: 0o600 });
 const token = process.env.EDDRIN_API_TOKEN ?? readFileSync(tokenFile, 'utf8');
 const speed = process.env.EDDRIN_RIG_SPEED ?? '6';
-start('the stand-in rig', ['--import ', 'tsx', 'devices/rig/server.ts'], {
+start('the stand-in rig', ['--import', 'tsx', 'devices/rig/server.ts'], {
   EDDRIN_RIG_PORT: String(rigPort),
   EDDRIN_RIG_PANEL: String(rigPanel),
   EDDRIN_RIG_SPEED: speed,
@@ -84,7 +84,7 @@ start('the application', [...SERVE, String(port)], {
   NODE_ENV: 'production',
 });
 const gaugePort = await anyPort();
-start('the stand-in gauge', ['--import ', 'tsx', 'devices/gauge/server.ts'], {
+start('the stand-in gauge', ['--import', 'tsx', 'devices/gauge/server.ts'], {
   EDDRIN_GAUGE_PORT: String(gaugePort),
   EDDRIN_GAUGE_TRUTH: join(data, 'gauge-truth.json'),
   EDDRIN_GAUGE_TOKEN: readFileSync(join(data, 'gauge-token'), 'utf8'),

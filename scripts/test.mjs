@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { attempt, build, environment, has, install, needNode, needRoom, ROOT, say, stop } from './steps.mjs';
+import { attempt, build, environment, has, install, needNode, needRoom, ROOT, run, say, stop } from './steps.mjs';
 
 needNode();
 needRoom(join(ROOT, 'node_modules'));
@@ -47,7 +47,13 @@ await check('lint and format', ['node_modules/@biomejs/biome/bin/biome', 'check'
 await check('types', ['node_modules/typescript/bin/tsc', '--noEmit', '-p', '.']);
 await suite('unit');
 await suite('server');
-await build('.next-test');
+// One core makes the demo shop up while the other builds; both kinds of browser tests copy it.
+const seed = join(reports, 'demo');
+await Promise.all([
+  build('.next-test'),
+  run(process.execPath, ['--import', 'tsx', 'demo/seed.ts'], { EDDRIN_DATA: seed }, 'The demo shop could not be made up.', true),
+]);
+process.env.EDDRIN_TEST_SEED = seed;
 await suite('browser');
 await suite('timed');
 

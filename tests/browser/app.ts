@@ -28,7 +28,7 @@ export async function startApp(seed = process.env.EDDRIN_TEST_SEED as string): P
   cpSync(seed, data, { recursive: true });
   const [port, rigPort] = [await freePort(), await freePort()];
   const origin = `http://localhost:${port}`;
-  const rig = run(['--import ', 'tsx', 'devices/rig/server.ts'], {
+  const rig = run(['--import', 'tsx', 'devices/rig/server.ts'], {
     EDDRIN_RIG_PORT: String(rigPort),
     EDDRIN_RIG_SPEED: String(RIG_SPEED),
     EDDRIN_RIG_TRUTH: join(data, 'rig-truth.json'),

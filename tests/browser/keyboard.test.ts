@@ -182,7 +182,7 @@ test('cleans and gauges it', async () => {
 test('judges a pit under the resting rear primary: hone, with the arithmetic, and a what-if that leaves no trace', async () => {
   await nextStation('judge');
   await keys.push('Add a mark');
-  await keys.tabTo('m1 from ', true);
+  await keys.tabTo('m1 from', true);
   await page.keyboard.type('41');
   await keys.fill('m1 to', '41.5');
   await keys.fill('m1 depth', '12.5');

@@ -17,7 +17,7 @@ const keys = async (...all: readonly string[]): Promise<void> => {
   for (const key of all) await page.keyboard.press(key as 'Enter');
 };
 const place = async (name: string) =>
-  Promise.all(['from ', 'to', 'clock from ', 'clock to'].map(async (end) => (await hand.field(`${name} ${end}`)).evaluate((e) => e.value)));
+  Promise.all(['from', 'to', 'clock from', 'clock to'].map(async (end) => (await hand.field(`${name} ${end}`)).evaluate((e) => e.value)));
 
 test('the map is worked by keyboard alone: a mark drawn, moved, gone through and taken away', async () => {
   await hand.at('Gauge, judge', 'judge', 'Tandem master');

@@ -100,7 +100,7 @@ describe('its command', () => {
 
 describe('the stand-in rig', () => {
   test('stops cleanly when it is told to', async () => {
-    const rig = spawnNode(['--import ', 'tsx', 'devices/rig/server.ts'], { EDDRIN_RIG_PORT: '0' });
+    const rig = spawnNode(['--import', 'tsx', 'devices/rig/server.ts'], { EDDRIN_RIG_PORT: '0' });
     await new Promise((resolve) => rig.stdout.once('data', resolve));
     const code = new Promise((resolve) => rig.once('exit', resolve));
     rig.kill('SIGTERM');

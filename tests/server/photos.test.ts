@@ -31,7 +31,7 @@ const hang = async (unitId: string, on: PhotoSubject, more: { readonly bytes?: U
 const files = (): readonly string[] => (existsSync(join(shop.folder, 'photos')) ? readdirSync(join(shop.folder, 'photos')) : []);
 
 describe('a photo', () => {
-  test('is re-encoded, made no larger than is of use, kept small for lists too, and keeps nothing of where it came from ', async () => {
+  test('is re-encoded, made no larger than is of use, kept small for lists too, and keeps nothing of where it came from', async () => {
     const original = await picture(4000, 3000);
     expect((await sharp(original).metadata()).exif).toBeDefined();
     const hash = await stored(original);

@@ -336,7 +336,7 @@ describe('a server that is killed in the middle of a run', () => {
 
   test('the rig vents; the next start marks the run as interrupted, with what it had', async () => {
     const unitId = await shop.at('prove');
-    const holder = spawnNode(['--import ', 'tsx', join('tests', 'server', 'holder.ts'), unitId, 'hold'], { EDDRIN_RIG: rig.address });
+    const holder = spawnNode(['--import', 'tsx', join('tests', 'server', 'holder.ts'), unitId, 'hold'], { EDDRIN_RIG: rig.address });
     await new Promise<void>((resolve) => holder.stdout.on('data', () => resolve()));
     // Long enough for a piece to be stored since; the hold goes on for longer.
     await expect.poll(async () => (await shop.db.select().from(runPieces)).length, { timeout: 5000 }).toBeGreaterThan(3);

@@ -5,7 +5,7 @@ export type StandIn = { readonly address: string; readonly page: string; readonl
 
 export const startStandIn = async (speed: number, truthFile = ''): Promise<StandIn> => {
   let said = '';
-  const rig = spawnNode(['--import ', 'tsx', 'devices/rig/server.ts'], {
+  const rig = spawnNode(['--import', 'tsx', 'devices/rig/server.ts'], {
     EDDRIN_RIG_PORT: '0',
     EDDRIN_RIG_PANEL: '0',
     EDDRIN_RIG_SPEED: String(speed),

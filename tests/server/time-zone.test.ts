@@ -10,7 +10,7 @@ const said = (zone: string, at: string, now: string): readonly string[] => {
     const [at, now] = [Date.parse('${at}'), Date.parse('${now}')];
     const feed = iCalendar([{ id: 'a', at, title: 't', text: '', alarm: false }], now);
     console.log(JSON.stringify([sayWhen(at, now), sayDate(at), /DTSTART:(\\S+)/.exec(feed)?.[1]]));`;
-  const { stdout, stderr } = spawnSync(process.execPath, ['--import ', 'tsx', '--input-type=module', '-e', script], {
+  const { stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', '--input-type=module', '-e', script], {
     encoding: 'utf8',
     env: { ...process.env, TZ: zone },
   });
