@@ -3,9 +3,6 @@ import { defineConfig } from 'vitest/config';
 
 const alias = { '@': fileURLToPath(new URL('./src', import.meta.url)) };
 
-const IN_CHROMIUM = { globalSetup: ['tests/browser/seed.ts'], testTimeout: 300_000, hookTimeout: 300_000 };
-const TIMED = ['tests/browser/prove.test.ts', 'tests/browser/map.test.ts'];
-
 export default defineConfig({
   test: {
     projects: [
@@ -20,13 +17,15 @@ export default defineConfig({
       },
       {
         resolve: { alias },
-        // Each file has an application, a shop and a browser of its own: two go at a time.
-        test: { ...IN_CHROMIUM, name: 'browser', include: ['tests/browser/**/*.test.ts'], exclude: TIMED, maxWorkers: 2 },
-      },
-      {
-        resolve: { alias },
-        // These hold the application to a clock, so nothing else may take its time.
-        test: { ...IN_CHROMIUM, name: 'timed', include: TIMED, fileParallelism: false },
+        test: {
+          name: 'browser',
+          include: ['tests/browser/**/*.test.ts'],
+          globalSetup: ['tests/browser/seed.ts'],
+          // They hold the application to a clock: beside another file's, on two cores, it loses.
+          fileParallelism: false,
+          testTimeout: 300_000,
+          hookTimeout: 300_000,
+        },
       },
     ],
   },

@@ -47,7 +47,7 @@ await check('lint and format', ['node_modules/@biomejs/biome/bin/biome', 'check'
 await check('types', ['node_modules/typescript/bin/tsc', '--noEmit', '-p', '.']);
 await suite('unit');
 await suite('server');
-// One core makes the demo shop up while the other builds; both kinds of browser tests copy it.
+// One core makes the demo shop up while the other builds, which the browser tests copy.
 const seed = join(reports, 'demo');
 await Promise.all([
   build('.next-test'),
@@ -55,7 +55,6 @@ await Promise.all([
 ]);
 process.env.EDDRIN_TEST_SEED = seed;
 await suite('browser');
-await suite('timed');
 
 rmSync(reports, { recursive: true, force: true });
 console.log(`\n${passed} passed, ${failed} failed`);
