@@ -188,9 +188,9 @@ describe('at one sound unit', () => {
     // Its clock runs sixty times as fast: two minutes of reading in seconds.
     await quick.evaluateOnNewDocument(() => {
       const [now, start] = [Date.now.bind(Date), Date.now()];
-      Date.now = () => start + (now() - start) * 60;
+      Date.now = () => start + (now() - start) * 30;
       const every = window.setInterval.bind(window);
-      window.setInterval = ((f: () => void, ms: number) => every(f, ms / 60)) as typeof window.setInterval;
+      window.setInterval = ((f: () => void, ms: number) => every(f, ms / 30)) as typeof window.setInterval;
     });
     await go(tag, 'hold-rear', quick);
     expect(await quick.$('rect[fill="var(--brass-ground)"]')).not.toBeNull();

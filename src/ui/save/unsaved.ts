@@ -19,3 +19,6 @@ export const isLeft = (): void => {
   typed = false;
 };
 export const isUnsaved = (): boolean => pending > 0 || typed;
+
+/** Told to the window when a save was not answered: the line is down, or another build answers. */
+export const UNANSWERED = 'eddrin-unanswered';

@@ -5,7 +5,7 @@ import { uuidv7 } from 'uuidv7';
 import type { Target } from '@/core/schema/target';
 import type { SaveError } from '@/core/unit/save-error';
 import type { Payload, SaveAction, UnitTarget } from '../unit/unit-actions';
-import { saveBegins } from './unsaved';
+import { saveBegins, UNANSWERED } from './unsaved';
 
 export type Saving =
   | { readonly kind: 'idle' }
@@ -51,6 +51,7 @@ export function useSave<I>(action: SaveAction<I>, target: UnitTarget, kind: 'res
               throw error;
             }
             setSaving({ kind: 'offline' });
+            dispatchEvent(new Event(UNANSWERED));
             await new Promise((resolve) => setTimeout(resolve, RETRY_MS));
           }
         }

@@ -2,10 +2,10 @@
 
 import { usePathname } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import { isLeft, isTypedInto, isUnsaved } from '../save/unsaved';
+import { isLeft, isTypedInto, isUnsaved, UNANSWERED } from '../save/unsaved';
 
 /** How often a page asks which build answers, ms. */
-const ASK_EVERY_MS = 30_000;
+const ASK_EVERY_MS = 300_000;
 
 /**
  * A page that was opened under an earlier build cannot save any more once another one answers: it is loaded anew when nothing on it is
@@ -28,10 +28,12 @@ export function NewBuild({ build }: { readonly build: string }) {
     const clock = setInterval(() => void ask(), ASK_EVERY_MS);
     const onFocus = () => void ask();
     addEventListener('focus', onFocus);
+    addEventListener(UNANSWERED, onFocus);
     document.addEventListener('input', isTypedInto);
     return () => {
       clearInterval(clock);
       removeEventListener('focus', onFocus);
+      removeEventListener(UNANSWERED, onFocus);
       document.removeEventListener('input', isTypedInto);
     };
   }, [build]);
