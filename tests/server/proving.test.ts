@@ -110,7 +110,7 @@ describe('step by step', () => {
     expect((await byHand(unitId, 'hold', 0.2)).ok).toBe(true);
     expect(await stands(unitId)).toMatchObject({ 'low-hold': 'pass', hold: 'pass' });
     const run = await newestRunOf(shop.db, await shop.record(unitId), 'hold');
-    expect([run?.way, run?.rig, run?.samples.length, run?.state]).toEqual(['by-hand', 'read to 0.25 bar', 25, 'finished']);
+    expect([run?.way, run?.readToBar, run?.readToMl, run?.samples.length, run?.state]).toEqual(['by-hand', 0.25, 0.05, 25, 'finished']);
     expect(run?.sentence).toMatch(/Read to 0\.25 bar/);
     await byHand(unitId, 'hold', 4);
     expect((await stands(unitId)).hold).toBe('fail');

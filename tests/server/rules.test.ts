@@ -45,7 +45,7 @@ test('a new version counts from now on; a judgement that was saved stays, and sa
   expect([(await verdictOf(before))?.limitDiaMm, (await verdictOf(later))?.rulesUsed.clearanceMaxMm]).toEqual([22.31, 0.075]);
   expect((await ruleVersions(shop.db)).map((v) => [v.version, v.by, v.note])).toEqual([
     [after + 1, 'Lena', 'a trial'],
-    [after, 'Oona', 'as it starts'],
+    [after, null, 'As delivered.'],
   ]);
 });
 
