@@ -56,7 +56,7 @@ export default async function RulesPage() {
               <b>{v.version}</b> {v.note}
             </span>
             <span className="text-ink2">
-              {v.by} · {sayFullDate(v.at)}
+              {v.by ?? 'the program'} · {sayFullDate(v.at)}
             </span>
           </li>
         ))}
