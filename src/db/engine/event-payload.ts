@@ -46,7 +46,10 @@ export const changesIn = (payload: unknown): readonly RowChange[] => {
 const broughtForward = (table: TrackedName, row: Values): Values => {
   if (table !== 'parts' || !('inAt' in row)) return row;
   const { inAt, fastened, goesIn, ...part } = row;
-  return { ...part, goesIn: goesIn === null ? null : { ...(goesIn as object), at: inAt, fastened, ...fromBefore(goesIn) } };
+  return {
+    ...part,
+    goesIn: goesIn == null ? null : { ...(goesIn as object), at: inAt ?? 0, fastened: fastened ?? null, ...fromBefore(goesIn) },
+  };
 };
 const fromBefore = (goesIn: unknown) => ((goesIn as { piece?: unknown })?.piece === 'new' ? { from: null } : {});
 
