@@ -6,6 +6,7 @@ import { suggestDepths } from '@/core/gauge/suggest-grid';
 import type { Person } from '@/core/people/role';
 import type { Step } from '@/core/prove/programme/step';
 import { usualSteps } from '@/core/prove/programme/usual';
+import { STANDARD_RULES } from '@/core/rules/rule-set';
 import { STATIONS } from '@/core/station';
 import { tagOf, type UnitRecord } from '@/core/unit/unit-record';
 import { bookIn } from '@/db/book-in/book-in';
@@ -84,7 +85,7 @@ export async function seedDemo(db: Db, now: number, stories: readonly Story[] = 
     const family = FAMILIES[story.family];
     if (story.sixteenths === 0 || family.drawing === null) continue;
     const geometry = geometryAt(family.drawing, (story.sixteenths * 25.4) / 16);
-    gauge[tag] = { bore: trueBore(geometry, story.bore), depthsMm: suggestDepths(geometry) };
+    gauge[tag] = { bore: trueBore(geometry, story.bore), depthsMm: suggestDepths(geometry, STANDARD_RULES) };
   }
   return { rig, gauge };
 }

@@ -6,25 +6,20 @@ import { createServer } from 'node:http';
 import { join } from 'node:path';
 import compression from 'compression';
 import next from 'next';
-import { tsImport } from 'tsx/esm/api';
 
-const { configFaults, sayConfig } = await tsImport('../src/config.ts', import.meta.url);
 if (process.argv.includes('--help')) {
+  const { tsImport } = await import('tsx/esm/api');
+  const { sayConfig } = await tsImport('../src/config.ts', import.meta.url);
   console.log(`node scripts/serve.mjs <port>\n\nThe environment decides:\n${sayConfig()}`);
   process.exit(0);
 }
-const faults = configFaults(process.env);
-if (faults.length > 0) {
-  console.error(`✗ The environment cannot be used:\n${faults.map((f) => `  ${f}`).join('\n')}`);
-  process.exit(1);
-}
-const { theLog } = await tsImport('../src/log.ts', import.meta.url);
 
 const port = Number(process.argv[2]);
 // Read once: the folder may hold another build by the time that a page asks.
 process.env.EDDRIN_BUILD_ID = readFileSync(join(process.env.EDDRIN_BUILD ?? '.next', 'BUILD_ID'), 'utf8').trim();
 const app = next({ dev: false, port });
 const handle = app.getRequestHandler();
+// Checks the environment too, and begins the log (src/instrumentation.ts).
 await app.prepare();
 
 /** Scripts only with this request's nonce. Style attributes cannot run anything and are let through for drawings and positioned menus. */
@@ -55,7 +50,7 @@ const logged = (request, response, id) => {
   response.once('close', () => {
     const ms = Math.round(performance.now() - start);
     const level = response.statusCode >= 500 ? 'error' : ms > SLOW_MS && !path?.endsWith('/stream') ? 'warn' : 'debug';
-    theLog()[level]({ id, method: request.method, path, status: response.statusCode, ms }, 'answered');
+    globalThis.eddrinLog?.[level]({ id, method: request.method, path, status: response.statusCode, ms }, 'answered');
   });
 };
 

@@ -47,6 +47,7 @@ await check('lint and format', ['node_modules/@biomejs/biome/bin/biome', 'check'
 await check('types', ['node_modules/typescript/bin/tsc', '--noEmit', '-p', '.']);
 await suite('unit');
 await suite('server');
+await suite('actions');
 // One core makes the demo shop up while the other builds, which the browser tests copy.
 const seed = join(reports, 'demo');
 await Promise.all([

@@ -2,9 +2,15 @@ import type { Instrumentation } from 'next';
 
 const HOUR_MS = 3_600_000;
 
-/** Once at start: the tables are brought up to date, runs that a stopped server left behind are marked, and what is past is swept away. */
+/** Once at start: the environment is checked, the tables are brought up to date, runs that a stopped server left behind are marked, and what is past is swept away. */
 export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs' || process.env.NEXT_PHASE === 'phase-production-build') return;
+  const { configFaults } = await import('./config');
+  const faults = configFaults(process.env);
+  if (faults.length > 0) {
+    process.stderr.write(`✗ The environment cannot be used:\n${faults.map((f) => `  ${f}`).join('\n')}\n`);
+    process.exit(1);
+  }
   const { migrateDb, theDb } = await import('./db/engine/connection');
   const { breakLostRuns } = await import('./db/prove/prove');
   const { deliverRules } = await import('./db/rules/deliver');

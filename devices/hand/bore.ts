@@ -2,6 +2,7 @@ import type { Geometry } from '@/core/family/geometry';
 import type { Reading } from '@/core/gauge/reading';
 import { GRID_CLOCKS, suggestDepths } from '@/core/gauge/suggest-grid';
 import type { Mark } from '@/core/judge/mark';
+import { STANDARD_RULES } from '@/core/rules/rule-set';
 import { measured, type TrueBore } from '../gauge/bore';
 import type { Random } from './random';
 
@@ -17,7 +18,7 @@ export const trueBore = (g: Geometry, story: BoreStory, addMm = 0): TrueBore => 
 });
 
 export const demoReadings = (g: Geometry, bore: TrueBore, random: Random): readonly Reading[] =>
-  suggestDepths(g).flatMap((xMm) =>
+  suggestDepths(g, STANDARD_RULES).flatMap((xMm) =>
     GRID_CLOCKS.map((clockDeg) => ({ xMm, clockDeg, diaMm: measured(bore, xMm, clockDeg, random.normal(1)) })),
   );
 

@@ -9,6 +9,7 @@ export const seeded = (seed: number) => {
   };
   return {
     next,
+    between: (low: number, high: number): number => low + (high - low) * next(),
     pick: <T>(list: readonly T[]): T => list[Math.floor(next() * list.length)] as T,
     normal: (sigma: number): number => sigma * Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next()),
   };

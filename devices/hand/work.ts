@@ -119,7 +119,7 @@ export class Work extends WorkApart {
     const change = this.next('run-started', '', undefined, 6);
     await must(startRun(this.db, change, { runId: change.eventId, stepId: step.id, way: 'rig' }));
     const samples = simulateStep(step, truth, this.random);
-    const context = { rules: STANDARD_RULES, keptBar: keptBarOf(await this.record()), readTo: FINE };
+    const context = { rules: STANDARD_RULES, keptBar: keptBarOf(await this.record()), readTo: FINE, way: 'rig' as const };
     const analysis = analyseRun(step, samples, context) ?? null;
     const end = { runId: change.eventId, rig: 'Stand-in rig', state: 'finished', because: '', step, samples, analysis } as const;
     await must(endRun(this.db, this.next('run-ended'), end));

@@ -154,10 +154,11 @@ export class RigKeeper {
   /** Has a hold that decided nothing go on by as long as it asked for. @returns false when none asks */
   holdLonger(): boolean {
     const run = this.run;
-    if (run?.state !== 'asking' || run.analysis?.kind !== 'hold' || !('holdS' in run.order.step)) return false;
+    if (run?.state !== 'asking' || run.analysis?.kind !== 'hold' || run.analysis.needMoreS === null || !('holdS' in run.order.step))
+      return false;
     clearTimeout(this.asking);
     const { step } = run.order;
-    const holdS = step.holdS + Math.ceil(run.analysis.needMoreS ?? step.holdS);
+    const holdS = step.holdS + Math.ceil(run.analysis.needMoreS);
     this.tell({ state: 'holding', order: { ...run.order, step: { ...step, holdS } } });
     return true;
   }
@@ -215,9 +216,11 @@ export class RigKeeper {
     const held = samples.length - samples.findIndex((s) => s.phase === 'hold');
     if (standsS < step.holdS - FLOAT_S) return this.tell({ samples, ...(held % 10 === 0 ? { analysis: judge(samples) } : {}) });
     const analysis = judge(samples);
-    if (analysis?.outcome !== 'hold-longer') return this.letDown({ samples, analysis });
-    this.tell({ samples, analysis, state: 'asking' });
+    // What holding on cannot decide (too little pressure, half of it gone) comes down too.
+    if (analysis?.kind !== 'hold' || analysis.needMoreS === null) return this.letDown({ samples, analysis });
+    // Before it is told: a follower may answer at once.
     this.asking = setTimeout(() => this.letDown({}), ASK_MS / run.speed);
+    this.tell({ samples, analysis, state: 'asking' });
   }
 
   private tell(news: Partial<RigRun>): void {

@@ -120,7 +120,7 @@ describe('step by step', () => {
 
   test('too few readings are not judged, and nothing is kept of them', async () => {
     const unitId = await shop.at('prove');
-    expect(reasons(await byHand(unitId, 'hold', 0.2, 12))[0]).toMatch(/^These readings are too few/);
+    expect(reasons(await byHand(unitId, 'hold', 0.2, 4))[0]).toMatch(/^These readings are too few/);
     expect(reasons(await byHand(unitId, 'hold', 0.2, 21, 0.5))[0]).toMatch(
       /^This was 40(\.\d)? bar for 120 s; its programme asks for 80 bar for 120 s\.$/,
     );

@@ -20,7 +20,7 @@ const hold = (more: Partial<StepOf<'hold'>> = {}): RunStep => ({
   kind: 'hold',
   targetBar: 80,
   rampS: 9,
-  holdS: 20,
+  holdS: 90,
   limitMlPerMin: null,
   ...more,
 });
@@ -33,7 +33,7 @@ const order = (step: RunStep = hold(), more: Partial<RunOrder> = {}): RunOrder =
   step,
   ...more,
 });
-const CONTEXT: RunContext = { rules: STANDARD_RULES, keptBar: 0, readTo: FINE };
+const CONTEXT: RunContext = { rules: STANDARD_RULES, keptBar: 0, readTo: FINE, way: 'rig' };
 
 /** Starts a run with a page that watches, and gives the run as it ended. */
 const runToEnd = (keeper: RigKeeper, o = order(), watch: (run: RigRun) => void = () => {}): Promise<RigRun> =>
@@ -76,7 +76,7 @@ describe('with the stand-in rig', () => {
     expect(states).toEqual(['filling', 'holding', 'letting-down', 'finished']);
     expect([run.rig, run.speed, run.because]).toEqual(['Stand-in rig', 40, '']);
     const held = run.samples.filter((s) => s.phase === 'hold');
-    expect((held.at(-1)?.t ?? 0) - (held[0]?.t ?? 0)).toBeCloseTo(20, 5);
+    expect((held.at(-1)?.t ?? 0) - (held[0]?.t ?? 0)).toBeCloseTo(90, 5);
     expect(held[0]?.p).toBeGreaterThan(79);
     expect(run.samples.at(-1)?.p).toBeLessThan(5);
     const analysis = holdOf(run);
@@ -210,7 +210,7 @@ describe('with the stand-in rig', () => {
   test('a unit that warms is told with what that hides', async () => {
     const [run] = await states(order(hold({ holdS: 60 }), { tag: 'SQ-0005' }));
     expect(holdOf(run)?.warming?.kPerMin).toBeCloseTo(2, 1);
-    expect(holdOf(run)?.sentence).toMatch(/It warmed by 2\.0 °C a minute, which hides about 0\.04\d ml\/min/);
+    expect(holdOf(run)?.sentence).toMatch(/It warmed by 2\.0 °C a minute, which hid about 0\.04\d ml\/min/);
   });
 
   test('from the word to let it down, the rig is asked within 200 ms, and the page told', async () => {

@@ -27,8 +27,9 @@ export const PEOPLE = {
 } as const satisfies Record<string, Person>;
 export const PINS: Readonly<Record<string, string>> = { tess: '1111', odo: '2222', lena: '333333', cas: '4444', oona: '555555' };
 
-/** A data folder of this test file's own; photos and the database go there, and it goes when the file is done. */
+/** A data folder of this test file's own; photos and the database go there, and it goes when the file is done. Files share a process: what the file before held open is let go. */
 export const ownFolder = (): string => {
+  globalThis.eddrinDb = globalThis.eddrinAuth = globalThis.eddrinGauges = globalThis.eddrinRig = undefined;
   const folder = mkdtempSync(join(tmpdir(), 'eddrin-'));
   process.env.EDDRIN_DATA = folder;
   afterAll(() => rmSync(folder, { recursive: true, force: true }));

@@ -28,7 +28,7 @@ export async function runOnRig(
   const order = { runId, unitId: record.unit.id, tag: tagOf(record.unit), by: person.name, holder, step };
   const started = theRig().start(
     order,
-    { rules, keptBar: keptBarOf(record), readTo: FINE },
+    { rules, keptBar: keptBarOf(record), readTo: FINE, way: 'rig' },
     {
       piece: (samples) => {
         writing = writing.then(() => keepPiece(db, runId, samples)).catch(notStored);

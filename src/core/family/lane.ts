@@ -33,6 +33,9 @@ export const laneOf = (seal: BoreSeal, marginMm: number): Lane => {
   };
 };
 
+/** Lanes of seals that move. */
+export const movingLanes = (lanes: readonly Lane[]): readonly Lane[] => lanes.filter((l) => l.role !== 'static');
+
 /** Do two closed stretches of the bore touch? */
 export const touches = (a0: number, a1: number, b0: number, b1: number): boolean => a0 <= b1 + NOISE && b0 <= a1 + NOISE;
 

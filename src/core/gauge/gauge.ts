@@ -44,7 +44,12 @@ export function gaugeBore(input: GaugeInput, rules: Rules): BoreForm {
   if (input.readings.length === 0) throw new Error('gaugeBore needs at least one reading');
   const rulesUsed = gaugeRules(input, rules);
   const readings = readingsAt20(input.readings, input.material, input);
-  const stations = readingsByDepth(readings).map((group) => stationOf(group.map((i) => readings[i] as Reading)));
+  const stations = readingsByDepth(readings).map((group) =>
+    stationOf(
+      group.map((i) => readings[i] as Reading),
+      rulesUsed.gaugeRepeatabilityMm,
+    ),
+  );
   const ovalities = stations.flatMap((s) => s.ovalityMm ?? []);
   const expandedUncertaintyMm = gaugeUncertainty(rulesUsed);
   const formToleranceMm = Math.max(expandedUncertaintyMm, LEAST_FORM_MM);

@@ -10,6 +10,8 @@ export type Station = {
   readonly meanMm: number;
   /** Largest less smallest diameter; a lower bound for `two-point`, null for `single`. */
   readonly ovalityMm: number | null;
+  /** Expanded, of the ovality; null for `single`. */
+  readonly ovalityUncertaintyMm: number | null;
   readonly majorAxisDeg: number | null;
   readonly rmsResidualMm: number | null;
   readonly highMm: number;
@@ -40,25 +42,30 @@ export const readingsByDepth = (readings: readonly Reading[]): readonly (readonl
   return groups;
 };
 
-/** The form at one depth, by the best method that its clock angles allow. @source design, chapter 1 */
-export const stationOf = (readings: readonly Reading[]): Station => {
+/**
+ * The form at one depth, by the best method that its clock angles allow.
+ * @param repeatabilityMm 1σ of the gauge, mm
+ * @source design, chapter 1
+ */
+export const stationOf = (readings: readonly Reading[], repeatabilityMm: number): Station => {
   const folded = readings.map((r) => foldClock(r.clockDeg));
   const angles = distinctAngles(folded);
   const xMm = mean(readings.map((r) => r.xMm));
-  if (angles.length >= 3 && largestGap(angles) <= WIDEST_GAP_DEG + 1e-9) return harmonic(xMm, readings, folded);
-  if (angles.length >= 2) return twoPoint(xMm, readings, folded, angles);
+  if (angles.length >= 3 && largestGap(angles) <= WIDEST_GAP_DEG + 1e-9) return harmonic(xMm, readings, folded, repeatabilityMm);
+  if (angles.length >= 2) return twoPoint(xMm, readings, folded, angles, repeatabilityMm);
   return withHighLow({
     xMm,
     method: 'single',
     meanMm: mean(readings.map((r) => r.diaMm)),
     ovalityMm: null,
+    ovalityUncertaintyMm: null,
     majorAxisDeg: null,
     rmsResidualMm: null,
   });
 };
 
 /** Least squares of D = a + b·cos 2θ + c·sin 2θ. */
-const harmonic = (xMm: number, readings: readonly Reading[], folded: readonly number[]): Station => {
+const harmonic = (xMm: number, readings: readonly Reading[], folded: readonly number[], repeatabilityMm: number): Station => {
   const two = folded.map((deg) => (2 * deg * Math.PI) / 180);
   const fit = leastSquares(
     [readings.map(() => 1), two.map(Math.cos), two.map(Math.sin)],
@@ -72,21 +79,30 @@ const harmonic = (xMm: number, readings: readonly Reading[], folded: readonly nu
     method: 'harmonic',
     meanMm: a,
     ovalityMm,
+    ovalityUncertaintyMm: 4 * repeatabilityMm * Math.sqrt(2 / readings.length),
     majorAxisDeg: ovalityMm < ROUND_MM ? null : axis,
     rmsResidualMm: readings.length > 3 ? Math.sqrt(fit.ssr / (readings.length - 3)) : null,
   });
 };
 
-const twoPoint = (xMm: number, readings: readonly Reading[], folded: readonly number[], angles: readonly number[]): Station => {
+const twoPoint = (
+  xMm: number,
+  readings: readonly Reading[],
+  folded: readonly number[],
+  angles: readonly number[],
+  repeatabilityMm: number,
+): Station => {
   const [first, second] = mostSquarePair(angles);
   const at = folded.map((deg) => nearestAngle(deg, angles));
-  const meanAt = (angle: number): number => mean(readings.filter((_, i) => at[i] === angle).map((r) => r.diaMm));
-  const [p, q] = [meanAt(first), meanAt(second)];
+  const diasAt = (angle: number): readonly number[] => readings.filter((_, i) => at[i] === angle).map((r) => r.diaMm);
+  const [atFirst, atSecond] = [diasAt(first), diasAt(second)];
+  const [p, q] = [mean(atFirst), mean(atSecond)];
   return withHighLow({
     xMm,
     method: 'two-point',
     meanMm: (p + q) / 2,
     ovalityMm: Math.abs(p - q),
+    ovalityUncertaintyMm: 2 * repeatabilityMm * Math.sqrt(1 / atFirst.length + 1 / atSecond.length),
     majorAxisDeg: null,
     rmsResidualMm: null,
   });

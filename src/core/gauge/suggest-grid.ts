@@ -1,36 +1,105 @@
 import type { Geometry } from '../family/geometry';
+import { laneOf, movingLanes } from '../family/lane';
+import type { Rules } from '../rules/rule-set';
+import { above, atMost } from '../statistics/compare';
+import { openLanes, reaches } from './coverage';
+import type { Station } from './station';
 
-/** Places of two suggested depths are at least this far apart, mm. */
-const APART_MM = 2;
+/** Depths are suggested to this, mm. */
+const STEP_MM = 0.5;
 /** From the mouth or the bottom, mm. */
 const FROM_END_MM = 2;
+/** An end or the middle of the bore this near a suggested depth needs none of its own, mm; in a long bore a seventh of it. */
+const NEAR_MM = 7;
 /** Beside an edge of a port or groove, where a gauge does not stand, mm. */
 const BESIDE_EDGE_MM = 1;
+/** Neighbours nearer than this are not parted further, mm. */
+const CLOSE_MM = 4;
+/** No bore is gauged at more. */
+const MOST_DEPTHS = 60;
 
-/** Depths worth gauging: where each seal rests and the far end of its way, both ends of the bore and its middle; mm, to 0.5, clear of ports and grooves. */
-export const suggestDepths = (g: Pick<Geometry, 'seals' | 'ports' | 'grooves' | 'lengthMm'>): readonly number[] => {
-  const seals = g.seals.flatMap((s) => (s.role === 'static' ? [s.restXMm] : [s.restXMm, s.restXMm + s.travelMm]));
-  const sealDepths = seals.map((x) => Math.min(g.lengthMm - 1, Math.max(1, half(x))));
-  const ends = [clearFrom(g, FROM_END_MM, 1), clearFrom(g, g.lengthMm / 2, 1), clearFrom(g, g.lengthMm - FROM_END_MM, -1)];
-  const kept: number[] = [];
-  // What the seals ask for goes before the ends and the middle.
-  for (const x of [...sealDepths, ...ends]) if (kept.every((k) => Math.abs(k - x) >= APART_MM)) kept.push(x);
+type Bore = Pick<Geometry, 'seals' | 'ports' | 'grooves' | 'lengthMm'>;
+type SuggestRules = Pick<Rules, 'laneMarginMm' | 'laneGapMaxMm'>;
+
+/**
+ * Depths worth gauging on a bore that has not been: what every lane needs (`openLanes`), each static seat, both ends and the middle.
+ * @returns mm to 0.5, rising, clear of ports and grooves
+ */
+export const suggestDepths = (bore: Bore, rules: SuggestRules): readonly number[] => {
+  const seats = bore.seals.filter((s) => s.role === 'static').map((s) => halves(Math.min(bore.lengthMm - 1, Math.max(1, s.restXMm))));
+  const kept = [...new Set([...covered(bore, [], rules), ...seats])];
+  const nearMm = Math.min(bore.lengthMm / 4, Math.max(NEAR_MM, bore.lengthMm / 7));
+  const places = [
+    { mm: 0, from: FROM_END_MM, way: 1 },
+    { mm: bore.lengthMm / 2, from: bore.lengthMm / 2, way: 1 },
+    { mm: bore.lengthMm, from: bore.lengthMm - FROM_END_MM, way: -1 },
+  ] as const;
+  for (const { mm, from, way } of places) if (kept.every((k) => Math.abs(k - mm) >= nearMm)) kept.push(clearFrom(bore, from, way));
   return kept.sort((a, b) => a - b);
 };
 
-const half = (x: number): number => Math.round(x * 2) / 2;
+/**
+ * Depths still to be gauged on one that has been: what its lanes lack, and between neighbours in a lane that differ by more than the form tolerance.
+ * @param form its stations by depth, and the difference below which there is no form, mm
+ */
+export const furtherDepths = (
+  bore: Bore,
+  form: { readonly stations: readonly Station[]; readonly formToleranceMm: number },
+  rules: SuggestRules,
+): readonly number[] => {
+  const lanes = movingLanes(bore.seals.map((s) => laneOf(s, rules.laneMarginMm)));
+  const steep = form.stations.slice(1).flatMap((s, i) => {
+    const before = form.stations[i] as Station;
+    const inLane = lanes.some((l) => reaches(before.xMm, l.x0Mm, l.x1Mm) && reaches(s.xMm, l.x0Mm, l.x1Mm));
+    const apart = above(s.xMm - before.xMm, CLOSE_MM) && above(Math.abs(s.highMm - before.highMm), form.formToleranceMm);
+    return inLane && apart ? [clearFrom(bore, (before.xMm + s.xMm) / 2, 1)] : [];
+  });
+  return [...new Set([...covered(bore, form.stations, rules), ...steep])].sort((a, b) => a - b);
+};
+
+/** What makes every lane covered, beside what is gauged already: each depth asked for, moved to the nearest step that a gauge can stand on and that answers it. */
+const covered = (bore: Bore, gauged: readonly Pick<Station, 'xMm' | 'method'>[], rules: SuggestRules): readonly number[] => {
+  const lanes = bore.seals.map((s) => laneOf(s, rules.laneMarginMm));
+  const askedWith = (placed: readonly number[]): readonly number[] => {
+    const stations = [...gauged, ...placed.map((xMm) => ({ xMm, method: 'harmonic' as const }))].sort((a, b) => a.xMm - b.xMm);
+    return openLanes({ ...bore, lanes, stations, rules }).flatMap((l) => l.xMm);
+  };
+  const placed: number[] = [];
+  // What no place answers is left to the judge's words.
+  const unanswered: number[] = [];
+  while (placed.length < MOST_DEPTHS) {
+    const wanted = askedWith(placed).find((x) => !unanswered.includes(x));
+    if (wanted === undefined) break;
+    const stillAsked = (x: number): boolean => askedWith([...placed, x]).some((again) => Math.abs(again - wanted) < STEP_MM);
+    const answer = standsNear(bore, wanted).find((x) => !placed.includes(x) && !stillAsked(x));
+    if (answer === undefined) unanswered.push(wanted);
+    else placed.push(answer);
+  }
+  return placed;
+};
+
+/** Where a gauge can stand for a depth, the likeliest first: to the step on either side, clear of what is cut into the bore; at last the depth itself. */
+const standsNear = (bore: Bore, wanted: number): readonly number[] => [
+  ...[wanted - STEP_MM / 2, wanted + STEP_MM / 2]
+    .flatMap((x) => [clearFrom(bore, x, -1), clearFrom(bore, x, 1)])
+    .sort((x, y) => Math.abs(x - wanted) - Math.abs(y - wanted)),
+  ...(isClear(bore, wanted) ? [wanted] : []),
+];
+
+const halves = (x: number): number => Math.round(x / STEP_MM) * STEP_MM;
 
 /** The first depth from a place on that no port or groove takes. */
-const clearFrom = (g: Pick<Geometry, 'ports' | 'grooves' | 'lengthMm'>, from: number, way: 1 | -1): number => {
-  const taken = [
-    ...g.ports.filter((p) => p.side !== 'end').map((p) => [p.xMm, p.diaMm / 2] as const),
-    ...g.grooves.map((v) => [v.xMm, v.widthMm / 2] as const),
-  ];
-  const isClear = (x: number): boolean => taken.every(([at, reach]) => Math.abs(x - at) >= reach + BESIDE_EDGE_MM);
-  let x = half(from);
-  while (!isClear(x) && x > 1 && x < g.lengthMm - 1) x += way * 0.5;
+const clearFrom = (bore: Bore, from: number, way: 1 | -1): number => {
+  let x = halves(from);
+  while (!isClear(bore, x) && x > 1 && x < bore.lengthMm - 1) x += way * STEP_MM;
   return x;
 };
+
+const isClear = ({ ports, grooves }: Bore, x: number): boolean =>
+  [
+    ...ports.filter((p) => p.side !== 'end').map((p) => [p.xMm, p.diaMm] as const),
+    ...grooves.map((g) => [g.xMm, g.widthMm] as const),
+  ].every(([at, width]) => atMost(width / 2 + BESIDE_EDGE_MM, Math.abs(x - at)));
 
 /** Clock positions of a gauge grid: enough to see ovality and its axis. */
 export const GRID_CLOCKS: readonly number[] = [0, 45, 90, 135];

@@ -28,17 +28,20 @@ const MATERIAL_FACTOR: { readonly [M in Material]: number } = {
 export const removedUm = (p: Pick<HonePass, 'beforeMm' | 'afterMm'>): number => (p.afterMm - p.beforeMm) * 1000;
 export const turnsOf = (p: Pick<HonePass, 'strokes' | 'strokesPerMin' | 'rpm'>): number => (p.strokes * p.rpm) / p.strokesPerMin;
 
+/** A rate, and how much of it is the table's: 1 where no pass speaks, toward 0 as they do. */
+export type CuttingRate = { readonly umPer100Turns: number; readonly tableShare: number };
+
 /**
  * Cutting rate of a grit, µm on diameter per 100 turns: the table's rate, weighing as so many turns, and the shop's own passes of that grit.
  * A pass that removed nothing or less counts as nothing removed. Where neither says anything, the table's rate.
  * @param weightTurns turns that the table's rate counts for, from 0 up
  * @source design, chapter 3
  */
-export const cuttingRate = (grit: Grit, material: Material, passes: readonly HonePass[], weightTurns: number): number => {
+export const cuttingRate = (grit: Grit, material: Material, passes: readonly HonePass[], weightTurns: number): CuttingRate => {
   const table = IRON_RATE[grit] * MATERIAL_FACTOR[material];
   const mine = passes.filter((p) => p.grit === grit);
   const removed = mine.reduce((sum, p) => sum + Math.max(0, removedUm(p)), 0);
   const turns = mine.reduce((sum, p) => sum + turnsOf(p), 0);
   const rate = (100 * ((weightTurns * table) / 100 + removed)) / (weightTurns + turns);
-  return rate > 0 ? rate : table;
+  return { umPer100Turns: rate > 0 ? rate : table, tableShare: weightTurns + turns > 0 ? weightTurns / (weightTurns + turns) : 1 };
 };

@@ -85,7 +85,7 @@ describe('the stages', () => {
     ['but back for more', { passes: [pass({ grit: 320, afterMm: 22.265 })] }, [220, 320, 400]],
   ])('%s', (_, more, sequence) => expect(grits(more)).toEqual(sequence));
 
-  test('they follow on from each other, end on the target, and gauge half-way', () => {
+  test('they follow on from each other, end on the target, and gauge before half-way', () => {
     fc.assert(
       fc.property(
         fc.double({ min: 22.2, max: 22.283, noNaN: true }),
@@ -99,7 +99,8 @@ describe('the stages', () => {
           for (const s of stages) {
             const cutUm = (s.strokes * (350 / 60) * s.umPer100Turns) / 100;
             expect(cutUm).toBeGreaterThanOrEqual((s.toMm - s.fromMm) * 1000 - 1e-6);
-            expect(s.gaugeAfterStrokes).toBe(Math.ceil(s.strokes / 2));
+            // Nothing is known of the stones yet: less than half of it.
+            expect(s.gaugeAfterStrokes).toBe(Math.max(1, Math.floor(s.strokes / 2.2 + 1e-9)));
             expect(s.seconds).toBe(s.strokes);
           }
         },
@@ -116,17 +117,20 @@ describe('the stages', () => {
 describe('the cutting rate', () => {
   test('the table and the shop’s passes meet by their turns', () => {
     // 30 strokes at 350/60 are 175 turns; 10 µm off: (230 · 0.075 + 10) / 405 · 100
-    expect(cuttingRate(220, 'cast-iron', [pass()], 230)).toBeCloseTo((100 * (17.25 + 10)) / 405, 12);
-    expect(cuttingRate(220, 'cast-iron', [pass({ grit: 400 })], 230)).toBe(7.5);
-    expect(cuttingRate(220, 'alloy', [], 230)).toBeCloseTo(12, 12);
+    expect(cuttingRate(220, 'cast-iron', [pass()], 230)).toEqual({
+      umPer100Turns: expect.closeTo((100 * (17.25 + 10)) / 405, 12),
+      tableShare: expect.closeTo(230 / 405, 12),
+    });
+    expect(cuttingRate(220, 'cast-iron', [pass({ grit: 400 })], 230)).toEqual({ umPer100Turns: 7.5, tableShare: 1 });
+    expect(cuttingRate(220, 'alloy', [], 230).umPer100Turns).toBeCloseTo(12, 12);
   });
 
   test('a pass that took nothing off counts as nothing, and is told; without any weight the table stands in', () => {
     const idle = pass({ afterMm: 22.239 });
-    expect(cuttingRate(220, 'cast-iron', [idle], 230)).toBeCloseTo((100 * 17.25) / 405, 12);
+    expect(cuttingRate(220, 'cast-iron', [idle], 230).umPer100Turns).toBeCloseTo((100 * 17.25) / 405, 12);
     expect(plan({ passes: [pass(), idle] }).warnings).toMatchObject([{ code: 'no-removal', text: expect.stringContaining('Pass 2') }]);
-    for (const grit of GRITS) expect(cuttingRate(grit, 'cast-iron', [], 0)).toBeGreaterThan(0);
-    expect(cuttingRate(220, 'cast-iron', [idle], 0)).toBe(7.5);
+    for (const grit of GRITS) expect(cuttingRate(grit, 'cast-iron', [], 0).umPer100Turns).toBeGreaterThan(0);
+    expect(cuttingRate(220, 'cast-iron', [idle], 0).umPer100Turns).toBe(7.5);
   });
 });
 

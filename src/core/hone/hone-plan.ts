@@ -1,7 +1,7 @@
 import type { Material } from '../family/material';
 import type { Rules } from '../rules/rule-set';
 import { above, atMost, NOISE } from '../statistics/compare';
-import { cuttingRate, type Grit, type HonePass, removedUm } from './cutting-rate';
+import { type CuttingRate, cuttingRate, type Grit, type HonePass, removedUm } from './cutting-rate';
 
 export type HonePlanInput = {
   readonly startDiaMm: number;
@@ -134,7 +134,7 @@ const sequenceOf = (i: HonePlanInput, toTakeMm: number): readonly Grit[] => {
   return above(toTakeMm, COARSE_FIRST_MM) ? [180, ...fine] : fine;
 };
 
-const stagesOf = (i: HonePlanInput, now: number, strokesPerMin: number, rateOf: (grit: Grit) => number): readonly HoneStage[] => {
+const stagesOf = (i: HonePlanInput, now: number, strokesPerMin: number, rateOf: (grit: Grit) => CuttingRate): readonly HoneStage[] => {
   const lastGrit = i.passes?.at(-1)?.grit;
   const turnsPerStroke = i.rpm / strokesPerMin;
   const sequence = sequenceOf(i, i.targetDiaMm - now);
@@ -145,14 +145,18 @@ const stagesOf = (i: HonePlanInput, now: number, strokesPerMin: number, rateOf: 
     const to = i.targetDiaMm - (isLast ? 0 : LEAVES_UM[grit]) / 1000;
     const stockUm = (to - from) * 1000;
     if (skipped(stockUm, isLast, lastGrit !== undefined && grit < lastGrit)) continue;
-    const umPer100Turns = rateOf(grit);
+    const rate = rateOf(grit);
+    const { umPer100Turns } = rate;
     const strokes = Math.ceil(stockUm / ((umPer100Turns * turnsPerStroke) / 100) - NOISE);
     const seconds = (60 * strokes) / strokesPerMin;
-    stages.push({ grit, fromMm: from, toMm: to, umPer100Turns, strokes, seconds, gaugeAfterStrokes: Math.ceil(strokes / 2) });
+    stages.push({ grit, fromMm: from, toMm: to, umPer100Turns, strokes, seconds, gaugeAfterStrokes: firstStrokes(strokes, rate) });
     from = to;
   }
   return stages;
 };
+
+/** Strokes before the next gauging: most of the stage where the rate is known, less than half where only the table speaks. @source design, chapter 3 */
+const firstStrokes = (strokes: number, rate: CuttingRate): number => Math.max(1, Math.floor(strokes / (1.2 + rate.tableShare) + NOISE));
 
 /** Is a stage passed over? What it would have cut falls to the next. @param back it is coarser than what was used last */
 const skipped = (stockUm: number, isLast: boolean, back: boolean): boolean =>

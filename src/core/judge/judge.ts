@@ -1,15 +1,17 @@
 import type { FamilyName } from '../family/family-name';
-import { type BoreSeal, type Lane, laneOf, touches } from '../family/lane';
+import { type BoreSeal, type Lane, laneOf } from '../family/lane';
+import { openLanes } from '../gauge/coverage';
+import { type FormBetween, formBetween } from '../gauge/form-between';
 import { type BoreForm, type GaugeInput, gaugeBore, gaugeRules, gaugeUncertainty } from '../gauge/gauge';
 import type { Station } from '../gauge/station';
-import { RULE_NAMES, type RuleName, type Rules } from '../rules/rule-set';
+import type { RuleName, Rules } from '../rules/rule-set';
 import { type School, usualSchool } from '../rules/school';
 import { above, atMost, roundUpTo } from '../statistics/compare';
 import { normalCdf, spread } from '../statistics/summary';
 import { stationsInLanes } from './lane-stations';
 import { type BoreLimits, boreLimits, type MakersLimit } from './limits';
 import type { Mark } from './mark';
-import { CUT_STEP_MM, grooveLeakMlPerMin, judgeMark, type MarkContext, type MarkVerdict, movingLanes } from './mark-verdict';
+import { CUT_STEP_MM, grooveLeakMlPerMin, judgeMark, type MarkContext, type MarkVerdict } from './mark-verdict';
 import type { BoreOutcome } from './outcome';
 import { type BoreReason, sayBore, sayToDo, type ToDo } from './say-bore';
 import { sayMark } from './say-mark';
@@ -38,6 +40,15 @@ export type JudgedMark = {
   readonly reason: string;
 };
 
+/** What is to be done before the bore can be judged; `xMm` are depths, rising. */
+export type OpenQuestion = {
+  readonly what: ToDo['what'];
+  readonly markId?: string;
+  readonly sealId?: string;
+  readonly xMm?: readonly number[];
+  readonly text: string;
+};
+
 export type Judgement = {
   readonly outcome: BoreOutcome;
   readonly targetDiaMm: number | null;
@@ -45,19 +56,37 @@ export type Judgement = {
   readonly marginMm: number | null;
   readonly confidence: number | null;
   readonly formDiaMm: number | null;
+  /** What the bore may do between the depths gauged, 1σ, mm; null without readings. */
+  readonly formDoubtMm: number | null;
   readonly lanes: readonly Lane[];
   readonly marks: readonly JudgedMark[];
-  readonly toDo: readonly (ToDo & { readonly text: string })[];
+  readonly toDo: readonly OpenQuestion[];
   readonly reasons: readonly string[];
   readonly gauge: BoreForm | null;
   readonly rulesUsed: Partial<Rules>;
 };
 
 /** The rules a judgement rests on, in the order they are reported. */
-const JUDGE_RULES: readonly RuleName[] = RULE_NAMES.slice(0, RULE_NAMES.indexOf('grooveViscosityPaS') + 1);
-
-/** A station this far from a lane still tells about it, mm. */
-const COVERAGE_REACH_MM = 3;
+const JUDGE_RULES: readonly RuleName[] = [
+  'laneMarginMm',
+  'toleratedParkedUm',
+  'toleratedSweptUm',
+  'toleratedStaticUm',
+  'cleanUpUm',
+  'ovalityLimitMm',
+  'taperLimitMm',
+  'clearanceMaxMm',
+  'oversizeMaxMm',
+  'polishStockUm',
+  'sleeveMinWallMm',
+  'gaugeRepeatabilityMm',
+  'gaugeCalibrationMm',
+  'grooveDpMPa',
+  'grooveViscosityPaS',
+  'laneGapMaxMm',
+  'depthDoubtUm',
+  'depthDoubtPct',
+];
 
 /**
  * Can this bore be saved? Every mark by where it lies and what clearing it costs, the form, the wear and the piston, against the limit.
@@ -67,61 +96,24 @@ const COVERAGE_REACH_MM = 3;
  * @source design, chapter 2
  */
 export function judgeBore(input: JudgeInput, shop: Rules, gauged?: BoreForm | null): Judgement {
-  const school = input.school ?? usualSchool(input.material);
   const gauge = gauged === undefined ? formOf(input, shop) : gauged;
-  const ofGauge = gaugeRules(input, shop);
-  const uncertaintyMm = gaugeUncertainty(ofGauge);
-  const limits = boreLimits(input, shop);
-  const rules: Rules = { ...shop, ...ofGauge, clearanceMaxMm: limits.clearanceMaxMm, oversizeMaxMm: limits.oversizeMaxMm };
-  const lanes = input.seals.map((s) => laneOf(s, rules.laneMarginMm));
-  const stations = gauge?.stations ?? [];
-  const context: MarkContext = {
-    family: input.family,
-    school,
-    seals: input.seals,
-    lanes,
-    stations,
-    uncertaintyMm,
-    limitDiaMm: limits.limitDiaMm,
-    rules,
-  };
-  const thinWall = input.bore.wallMm != null && above(rules.sleeveMinWallMm, input.bore.wallMm);
-  const marks = (input.marks ?? []).map((mark) => {
-    const zone = zoneOf(mark, input.seals, lanes);
-    return { mark, zone, verdict: withWall(judgeMark(mark, zone, context), thinWall) };
-  });
-  const whole = judgeWhole(
-    input,
-    context,
-    limits,
-    marks.map((m) => m.verdict),
-    thinWall,
-  );
-  const toDo: readonly ToDo[] = [
-    ...marks.flatMap(({ mark, verdict: v }) => (v.kind === 'undecided' ? [{ what: v.toDo, markId: mark.id }] : [])),
-    ...whole.toDo,
-  ];
-  const outcome =
-    whole.certain ??
-    (toDo.length > 0
-      ? 'undecided'
-      : whole.targetDiaMm !== null
-        ? 'hone'
-        : marks.some((m) => m.verdict.kind === 'polish')
-          ? 'polish'
-          : 'reuse');
-  const targetDiaMm = outcome === 'sleeve' || outcome === 'scrap' ? null : whole.targetDiaMm;
+  const judged = judgeOnce(input, shop, gauge);
+  const again = gaugeAgain(input, shop, gauge, judged.outcome);
+  const { context, limits, uncertaintyMm } = judged;
+  const outcome = again === undefined ? judged.outcome : 'undecided';
+  const toDo = again === undefined ? judged.toDo : inOrder([...judged.toDo, again]);
+  const { targetDiaMm } = judged;
   const marginMm = targetDiaMm === null ? null : limits.limitDiaMm - uncertaintyMm - targetDiaMm;
   return {
     outcome,
     targetDiaMm,
     limitDiaMm: limits.limitDiaMm,
     marginMm,
-    // A gauge without any doubt leaves none: Φ(0/0) is not a number.
-    confidence: targetDiaMm === null ? null : uncertaintyMm === 0 ? 1 : normalCdf((limits.limitDiaMm - targetDiaMm) / (uncertaintyMm / 2)),
-    formDiaMm: whole.formDiaMm,
-    lanes,
-    marks: marks.map(({ mark, zone, verdict }) => {
+    confidence: targetDiaMm === null ? null : chanceWithin(limits.limitDiaMm - targetDiaMm, judged.doubtMm),
+    formDiaMm: judged.formDiaMm,
+    formDoubtMm: judged.between?.doubtMm ?? null,
+    lanes: context.lanes,
+    marks: judged.marks.map(({ mark, zone, verdict }) => {
       const leak = grooveLeakMlPerMin(mark, zone, context);
       return {
         id: mark.id,
@@ -134,20 +126,113 @@ export function judgeBore(input: JudgeInput, shop: Rules, gauged?: BoreForm | nu
         ...(leak === undefined ? {} : { grooveLeakMlPerMin: leak }),
       };
     }),
-    toDo: toDo.map((t) => ({ ...t, text: sayToDo(t) })),
+    toDo: toDo.map(openQuestion),
     reasons: sayBore({
       outcome,
-      reasons: whole.reasons,
+      reasons: judged.reasons,
       targetDiaMm,
       limitDiaMm: limits.limitDiaMm,
       uncertaintyMm,
       marginMm,
-      marks: marks.map((m) => ({ id: m.mark.id, kind: m.verdict.kind })),
+      marks: judged.marks.map((m) => ({ id: m.mark.id, kind: m.verdict.kind })),
     }),
     gauge,
-    rulesUsed: Object.fromEntries(JUDGE_RULES.map((name) => [name, rules[name]])),
+    rulesUsed: Object.fromEntries(JUDGE_RULES.map((name) => [name, judged.rules[name]])),
   };
 }
+
+/** Standard uncertainty of a diameter between the depths gauged, mm: the gauge's, and what a bend of the form hides. */
+const doubtOf = (uncertaintyMm: number, between: FormBetween | null): number => Math.hypot(uncertaintyMm / 2, between?.doubtMm ?? 0);
+
+/** Without any doubt there is nothing to ask: Φ(0/0) is not a number. */
+const chanceWithin = (marginMm: number, doubtMm: number): number => (doubtMm === 0 ? 1 : normalCdf(marginMm / doubtMm));
+
+const openQuestion = (t: ToDo): OpenQuestion => ({
+  what: t.what,
+  ...('markId' in t ? { markId: t.markId } : {}),
+  ...('sealId' in t ? { sealId: t.sealId } : {}),
+  ...('xMm' in t ? { xMm: t.xMm } : {}),
+  text: sayToDo(t),
+});
+
+/** Of marks, of the gauging, then the piston and the form. */
+const inOrder = (toDo: readonly ToDo[]): readonly ToDo[] => {
+  const late = (t: ToDo): number => ['gauge-again', 'check-piston', 'form'].indexOf(t.what);
+  return [...toDo].sort((a, b) => late(a) - late(b));
+};
+
+/**
+ * Where readings do not fit the others: the whole judged without them. Another outcome is a question, not a verdict.
+ * @source design, chapter 2, suspects
+ */
+const gaugeAgain = (input: JudgeInput, shop: Rules, gauge: BoreForm | null, withAll: BoreOutcome): ToDo | undefined => {
+  if (gauge === null || gauge.suspects.length === 0) return undefined;
+  const suspect = new Set(gauge.suspects.map((s) => s.index));
+  const readings = input.readings ?? [];
+  const kept = { ...input, readings: readings.filter((_, i) => !suspect.has(i)) };
+  const without = judgeOnce(kept, shop, formOf(kept, shop)).outcome;
+  if (without === withAll) return undefined;
+  const xMm = [...new Set(readings.filter((_, i) => suspect.has(i)).map((r) => r.xMm))].sort((a, b) => a - b);
+  return { what: 'gauge-again', xMm, without, withAll };
+};
+
+/** The judgement with every reading that it is given. */
+const judgeOnce = (input: JudgeInput, shop: Rules, gauge: BoreForm | null) => {
+  const ofGauge = gaugeRules(input, shop);
+  const uncertaintyMm = gaugeUncertainty(ofGauge);
+  const limits = boreLimits(input, shop);
+  const rules: Rules = { ...shop, ...ofGauge, clearanceMaxMm: limits.clearanceMaxMm, oversizeMaxMm: limits.oversizeMaxMm };
+  const lanes = input.seals.map((s) => laneOf(s, rules.laneMarginMm));
+  const context: MarkContext = {
+    family: input.family,
+    school: input.school ?? usualSchool(input.material),
+    seals: input.seals,
+    lanes,
+    stations: gauge?.stations ?? [],
+    uncertaintyMm,
+    limitDiaMm: limits.limitDiaMm,
+    rules,
+  };
+  const thinWall = input.bore.wallMm != null && above(rules.sleeveMinWallMm, input.bore.wallMm);
+  const marks = (input.marks ?? []).map((mark) => {
+    const zone = zoneOf(mark, input.seals, lanes);
+    return { mark, zone, verdict: withWall(judgeMark(mark, zone, context), thinWall) };
+  });
+  const verdicts = marks.map((m) => m.verdict);
+  const between = gauge === null ? null : formBetween(context.stations, lanes);
+  const whole = judgeWhole(input, context, limits, verdicts, thinWall, between);
+  const toDo = inOrder([
+    ...marks.flatMap(({ mark, verdict: v }): readonly ToDo[] => (v.kind === 'undecided' ? [toDoOf(mark, v)] : [])),
+    ...whole.toDo,
+  ]);
+  const uncut = verdicts.some((v) => v.kind === 'polish') ? 'polish' : 'reuse';
+  const outcome: BoreOutcome = whole.certain ?? (toDo.length > 0 ? 'undecided' : whole.targetDiaMm !== null ? 'hone' : uncut);
+  return {
+    outcome,
+    targetDiaMm: whole.certain === undefined ? whole.targetDiaMm : null,
+    formDiaMm: whole.formDiaMm,
+    reasons: whole.reasons,
+    toDo,
+    marks,
+    context,
+    limits,
+    rules,
+    uncertaintyMm,
+    between,
+    doubtMm: doubtOf(uncertaintyMm, between),
+  };
+};
+
+const toDoOf = (mark: Mark, v: Extract<MarkVerdict, { readonly kind: 'undecided' }>): ToDo => {
+  switch (v.toDo) {
+    case 'clean':
+      return { what: 'clean', markId: mark.id };
+    case 'measure-depth':
+      return { what: 'measure-depth', markId: mark.id, because: v.because };
+    case 'gauge':
+      return { what: 'gauge', of: 'mark', markId: mark.id };
+  }
+};
 
 /** The form of the bore by its readings; null without any. */
 export const formOf = ({ readings, ...input }: JudgeInput, shop: Rules): BoreForm | null =>
@@ -164,7 +249,14 @@ type Whole = {
 };
 
 /** What the bore as a whole says, marks aside but for the diameters that they need. */
-const judgeWhole = (input: JudgeInput, c: MarkContext, limits: BoreLimits, marks: readonly MarkVerdict[], thinWall: boolean): Whole => {
+const judgeWhole = (
+  input: JudgeInput,
+  c: MarkContext,
+  limits: BoreLimits,
+  marks: readonly MarkVerdict[],
+  thinWall: boolean,
+  between: FormBetween | null,
+): Whole => {
   const counted = stationsInLanes(c.stations, c.lanes);
   const highMm = Math.max(...counted.map((s) => s.highMm));
   const form = formFault(counted, c.rules);
@@ -174,14 +266,14 @@ const judgeWhole = (input: JudgeInput, c: MarkContext, limits: BoreLimits, marks
   const cuts = c.school === 'hone-to-limit' && counted.length > 0 && (needs.length > 0 || formDiaMm !== null);
   const targetDiaMm = cuts ? roundUpTo(Math.max(...needs, highMm), CUT_STEP_MM) : null;
   const reasons: BoreReason[] = [];
-  const toDo: ToDo[] = coverageGaps(c);
+  const toDo: ToDo[] = openLanes({ ...c, lengthMm: input.bore.lengthMm }).map((l) => ({ what: 'gauge', of: 'lane', ...l }));
   if (counted.length > 0) {
     if (!fits(highMm)) reasons.push({ code: 'worn', highMm, limitDiaMm: limits.limitDiaMm, uncertaintyMm: c.uncertaintyMm });
     else if (targetDiaMm !== null && !fits(targetDiaMm))
       reasons.push({ code: 'target-past-limit', targetDiaMm, limitDiaMm: limits.limitDiaMm, uncertaintyMm: c.uncertaintyMm });
     const lowMm = Math.min(...counted.map((s) => s.lowMm));
     if (atMost(lowMm - c.uncertaintyMm, input.pistonDiaMm)) toDo.push({ what: 'check-piston', pistonDiaMm: input.pistonDiaMm, lowMm });
-  } else if (toDo.length === 0) toDo.push({ what: 'gauge' });
+  } else if (toDo.length === 0) toDo.push({ what: 'gauge', of: 'bore' });
   if (form !== undefined) {
     reasons.push({ code: 'form', ...form, school: c.school });
     if (c.school === 'keep-the-skin') toDo.push({ what: 'form', ...form });
@@ -190,6 +282,11 @@ const judgeWhole = (input: JudgeInput, c: MarkContext, limits: BoreLimits, marks
     reasons.some((r) => r.code === 'worn' || r.code === 'target-past-limit') || (form !== undefined && c.school === 'sleeve-first');
   const scrap = marks.some((v) => v.kind === 'scrap') || (wholeSleeve && thinWall);
   const sleeve = wholeSleeve || marks.some((v) => v.kind === 'sleeve');
+  // Wide enough as gauged; not, if it bends between the depths as sharply as it does at them.
+  const widestMm = targetDiaMm ?? highMm;
+  const mayPass = fits(widestMm) && above(widestMm + 2 * doubtOf(c.uncertaintyMm, between), limits.limitDiaMm);
+  if (between?.xMm != null && mayPass && !scrap && !sleeve && toDo.every((t) => t.what !== 'form'))
+    toDo.push({ what: 'gauge', of: 'form', xMm: between.xMm, doubtMm: between.doubtMm });
   if (thinWall && scrap && input.bore.wallMm != null)
     reasons.push({ code: 'thin-wall', wallMm: input.bore.wallMm, minMm: c.rules.sleeveMinWallMm });
   if (input.makersLimit != null) reasons.push({ code: 'makers-limit', limitDiaMm: limits.limitDiaMm, source: input.makersLimit.source });
@@ -201,14 +298,4 @@ const formFault = (stations: readonly Station[], rules: Rules): { readonly ovali
   const ovalityMm = Math.max(0, ...stations.flatMap((s) => s.ovalityMm ?? []));
   const taperMm = spread(stations.map((s) => s.meanMm));
   return above(ovalityMm, rules.ovalityLimitMm) || above(taperMm, rules.taperLimitMm) ? { ovalityMm, taperMm } : undefined;
-};
-
-/** Seals in whose lane, or at whose rest, the bore has not been gauged across two diameters. */
-const coverageGaps = (c: MarkContext): ToDo[] => {
-  const crossed = c.stations.filter((s) => s.method !== 'single');
-  const near = (x0: number, x1: number): boolean =>
-    crossed.some((s) => touches(s.xMm, s.xMm, x0 - COVERAGE_REACH_MM, x1 + COVERAGE_REACH_MM));
-  return movingLanes(c.lanes)
-    .filter((l) => !near(l.x0Mm, l.x1Mm) || (l.role === 'pressure' && !near(l.parked0Mm, l.parked1Mm)))
-    .map((l) => ({ what: 'gauge' as const, sealId: l.sealId, x0Mm: l.x0Mm, x1Mm: l.x1Mm, parkedMm: (l.parked0Mm + l.parked1Mm) / 2 }));
 };

@@ -1,6 +1,5 @@
-import { type Lane, touches } from '../family/lane';
+import { type Lane, movingLanes, touches } from '../family/lane';
 import type { Station } from '../gauge/station';
-import { movingLanes } from './mark-verdict';
 
 /** The depths that lie where a seal moves; all of them where none does. */
 export const stationsInLanes = (stations: readonly Station[], lanes: readonly Lane[]): readonly Station[] => {

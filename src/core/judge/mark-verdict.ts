@@ -1,5 +1,5 @@
 import type { FamilyName } from '../family/family-name';
-import type { BoreSeal, Lane } from '../family/lane';
+import { type BoreSeal, type Lane, movingLanes } from '../family/lane';
 import { localHighMm } from '../gauge/local-diameter';
 import type { Station } from '../gauge/station';
 import type { Rules } from '../rules/rule-set';
@@ -8,7 +8,7 @@ import { atMost, roundUpTo } from '../statistics/compare';
 import type { Mark } from './mark';
 import { nearestResting, type Zone } from './zone';
 
-/** What is to be done about one mark, with the numbers that decided it. `tolerated` is the depth that may stay, µm; `depthUm` counts its uncertainty. */
+/** What is to be done about one mark, with the numbers that decided it. `tolerated` is the depth that may stay, µm; `depthUm` counts its uncertainty, stated or not. */
 export type MarkVerdict =
   | { readonly kind: 'scrap'; readonly because: 'crack' }
   | { readonly kind: 'reuse'; readonly because: 'clear'; readonly distanceMm: number }
@@ -39,7 +39,16 @@ export type MarkVerdict =
       readonly school: 'keep-the-skin' | 'sleeve-first';
     }
   | { readonly kind: 'sleeve' | 'scrap'; readonly because: 'anodising' }
-  | { readonly kind: 'undecided'; readonly toDo: 'clean' | 'measure-depth' }
+  | { readonly kind: 'undecided'; readonly toDo: 'clean' }
+  | { readonly kind: 'undecided'; readonly toDo: 'measure-depth'; readonly because: 'unknown' }
+  | {
+      readonly kind: 'undecided';
+      readonly toDo: 'measure-depth';
+      readonly because: 'doubt';
+      readonly depthUm: number;
+      readonly tolerated: number;
+      readonly where: Where;
+    }
   | { readonly kind: 'undecided'; readonly toDo: 'gauge'; readonly depthUm: number; readonly tolerated: number };
 
 export type Where = 'parked' | 'swept' | 'static';
@@ -71,8 +80,8 @@ export const judgeMark = (mark: Mark, zone: Zone, c: MarkContext): MarkVerdict =
       ? { kind: 'sleeve', because: 'anodising' }
       : { kind: 'polish', because: 'anodising' };
   }
-  if (mark.depthUm == null) return { kind: 'undecided', toDo: 'measure-depth' };
-  return judgeDepth(mark, mark.depthUm + (mark.depthUncertaintyUm ?? 0), zone, c);
+  if (mark.depthUm == null) return { kind: 'undecided', toDo: 'measure-depth', because: 'unknown' };
+  return judgeDepth(mark, mark.depthUm, mark.depthUm + depthUncertainty(mark.depthUm, mark.depthUncertaintyUm, c.rules), zone, c);
 };
 
 const judgeClear = (mark: Mark, zone: Zone, c: MarkContext): MarkVerdict => {
@@ -85,9 +94,15 @@ const judgeClear = (mark: Mark, zone: Zone, c: MarkContext): MarkVerdict => {
   return { kind: 'reuse', because: 'clear', distanceMm: zone.distanceMm };
 };
 
-const judgeDepth = (mark: Mark, depthUm: number, zone: Zone, c: MarkContext): MarkVerdict => {
+/** Expanded, µm: as stated (0 is taken at its word), else the rule's. @source design, chapter 2 */
+const depthUncertainty = (depthUm: number, statedUm: number | null | undefined, rules: Rules): number =>
+  statedUm ?? Math.max(rules.depthDoubtUm, (rules.depthDoubtPct / 100) * depthUm);
+
+const judgeDepth = (mark: Mark, measuredUm: number, depthUm: number, zone: Zone, c: MarkContext): MarkVerdict => {
   const { tolerated, where } = toleratedDepth(zone, c.rules);
   const stays = atMost(depthUm, tolerated);
+  if (!stays && mark.depthUncertaintyUm == null && atMost(measuredUm, tolerated))
+    return { kind: 'undecided', toDo: 'measure-depth', because: 'doubt', depthUm, tolerated, where };
   if (onlyStatic(zone))
     return stays
       ? { kind: 'polish', because: 'shallow', depthUm, tolerated, where }
@@ -133,9 +148,6 @@ export const grooveLeakMlPerMin = (mark: Mark, zone: Zone, c: Pick<MarkContext, 
     (c.rules.grooveDpMPa * 1e6 * mark.widthUm * 1e-6 * (mark.depthUm * 1e-6) ** 3) / (12 * c.rules.grooveViscosityPaS * contactMm * 1e-3);
   return m3PerS * 60e6;
 };
-
-/** Lanes of seals that move. */
-export const movingLanes = (lanes: readonly Lane[]): readonly Lane[] => lanes.filter((l) => l.role !== 'static');
 
 /** Does the mark touch the bands of static seals and nothing else? */
 const onlyStatic = (zone: Zone): boolean => movingLanes(zone.swept).length === 0;

@@ -120,6 +120,7 @@ describe('the diameter at a place', () => {
     lowMm: highMm,
     meanMm: highMm,
     ovalityMm: 0,
+    ovalityUncertaintyMm: 0,
     majorAxisDeg: null,
     method: 'harmonic',
     rmsResidualMm: null,
@@ -149,11 +150,18 @@ describe('the suggested grid', () => {
     '%s: inside every lane at both ends of it, at both ends of the bore and its middle, all in the bore and clear of what is cut into it',
     (_, drawing) => {
       const g = geometryAt(drawing, 22.225);
-      const depths = suggestDepths(g);
-      for (const s of g.seals) {
-        const lane = laneOf(s, 1);
-        expect(depths.some((x) => x >= lane.parked0Mm && x <= lane.parked1Mm)).toBe(true);
-        expect(depths.filter((x) => x >= lane.x0Mm && x <= lane.x1Mm).length).toBeGreaterThanOrEqual(s.role === 'static' ? 1 : 2);
+      const depths = suggestDepths(g, STANDARD_RULES);
+      const lanes = g.seals.map((s) => laneOf(s, 1));
+      for (const lane of lanes) {
+        expect(depths.some((x) => x >= lane.parked0Mm - 3 && x <= lane.parked1Mm + 3)).toBe(true);
+        const inside = depths.filter((x) => x >= lane.x0Mm && x <= lane.x1Mm);
+        expect(inside.length).toBeGreaterThanOrEqual(lane.role === 'static' ? 1 : 2);
+        // No wear of more than the rule's width passes between two depths, unless a port or groove holds the gauge off.
+        const cut = [...g.ports, ...g.grooves].map((c) => c.xMm);
+        for (const [from, to] of [lane.x0Mm, ...inside, Math.min(lane.x1Mm, g.lengthMm)].flatMap((x, i, all) =>
+          i === 0 ? [] : [[all[i - 1] as number, x] as const],
+        ))
+          if (lane.role !== 'static' && !cut.some((x) => x > from - 3 && x < to + 3)) expect(to - from).toBeLessThanOrEqual(8 + 1e-9);
       }
       for (const end of [0, g.lengthMm / 2, g.lengthMm])
         expect(Math.min(...depths.map((x) => Math.abs(x - end)))).toBeLessThan(Math.max(7, g.lengthMm / 7));

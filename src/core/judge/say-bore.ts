@@ -1,3 +1,4 @@
+import type { Lane } from '../family/lane';
 import type { School } from '../rules/school';
 import type { MarkVerdict } from './mark-verdict';
 import type { BoreOutcome } from './outcome';
@@ -5,15 +6,13 @@ import { sealName } from './say-mark';
 
 /** What is to be done before the bore can be judged. */
 export type ToDo =
-  | { readonly what: 'clean' | 'measure-depth'; readonly markId: string }
-  | {
-      readonly what: 'gauge';
-      readonly markId?: string;
-      readonly sealId?: string;
-      readonly x0Mm?: number;
-      readonly x1Mm?: number;
-      readonly parkedMm?: number;
-    }
+  | { readonly what: 'clean'; readonly markId: string }
+  | { readonly what: 'measure-depth'; readonly markId: string; readonly because: 'unknown' | 'doubt' }
+  | { readonly what: 'gauge'; readonly of: 'bore' }
+  | { readonly what: 'gauge'; readonly of: 'mark'; readonly markId: string }
+  | { readonly what: 'gauge'; readonly of: 'lane'; readonly sealId: string; readonly role: Lane['role']; readonly xMm: readonly number[] }
+  | { readonly what: 'gauge'; readonly of: 'form'; readonly xMm: readonly number[]; readonly doubtMm: number }
+  | { readonly what: 'gauge-again'; readonly xMm: readonly number[]; readonly without: BoreOutcome; readonly withAll: BoreOutcome }
   | { readonly what: 'check-piston'; readonly pistonDiaMm: number; readonly lowMm: number }
   | { readonly what: 'form'; readonly ovalityMm: number; readonly taperMm: number };
 
@@ -31,16 +30,37 @@ export const sayToDo = (t: ToDo): string => {
     case 'clean':
       return `Clean mark ${t.markId} and look again.`;
     case 'measure-depth':
-      return `Measure the depth of mark ${t.markId}.`;
+      return t.because === 'unknown'
+        ? `Measure the depth of mark ${t.markId}.`
+        : `Measure the depth of mark ${t.markId} again, and state how well it is known: the doubt decides.`;
     case 'gauge':
-      if (t.markId !== undefined) return `Gauge the bore, so that mark ${t.markId} can be judged.`;
-      if (t.sealId === undefined || t.x0Mm === undefined || t.x1Mm === undefined || t.parkedMm === undefined) return 'Gauge the bore.';
-      return `Gauge the lane of the ${sealName(t.sealId)} (${t.x0Mm.toFixed(1)} to ${t.x1Mm.toFixed(1)} mm, at rest ${t.parkedMm.toFixed(1)} mm) across at least two diameters.`;
+      return sayGauge(t);
+    case 'gauge-again':
+      return `Gauge again at ${depths(t.xMm)}: a reading there does not fit the others, and it decides: ${t.withAll} with it, ${t.without} without.`;
     case 'check-piston':
       return `Measure the piston again: ${mm(t.pistonDiaMm)} does not pass a bore of ${mm(t.lowMm)}.`;
     case 'form':
       return `A lead decides whether the seals will live with ${mm(t.ovalityMm)} of ovality and ${mm(t.taperMm)} of taper; the skin is not cut for it.`;
   }
+};
+
+const sayGauge = (t: Extract<ToDo, { readonly what: 'gauge' }>): string => {
+  switch (t.of) {
+    case 'bore':
+      return 'Gauge the bore.';
+    case 'mark':
+      return `Gauge the bore, so that mark ${t.markId} can be judged.`;
+    case 'lane':
+      return `Gauge the lane of the ${sealName(t.sealId)} at ${depths(t.xMm)}, across ${t.role === 'pressure' ? 'three or four clocks: two do not see an oval that lies between them' : 'at least two clocks'}.`;
+    case 'form':
+      return `Gauge at ${depths(t.xMm)}: the bore bends there, and between the depths gauged it may be wider by ${mm(2 * t.doubtMm)}, which decides.`;
+  }
+};
+
+/** 12.5, 20 and 27.3 mm. */
+const depths = (xMm: readonly number[]): string => {
+  const said = xMm.map((x) => String(Number(x.toFixed(2))));
+  return `${said.length > 1 ? `${said.slice(0, -1).join(', ')} and ${said.at(-1)}` : said[0]} mm`;
 };
 
 type Whole = {

@@ -24,11 +24,11 @@ export const sayMark = (mark: Mark, zone: Zone, v: MarkVerdict): string => {
         case 'shallow':
           return v.where === 'static'
             ? `${name} ${depth(mark, v.depthUm)} under a seal that does not move; ${um(v.tolerated)} may stay there.`
-            : `${name} ${depth(mark, v.depthUm)}${place(v.where, seal)}; ${um(v.tolerated)} may stay${v.where === 'parked' ? ' there' : ''}: polish its edges.`;
+            : `${name} ${depth(mark, v.depthUm)}${place(mark, v.where, seal)}; ${um(v.tolerated)} may stay${v.where === 'parked' ? ' there' : ''}: polish its edges.`;
       }
       break;
     case 'hone':
-      return `${name} ${depth(mark, v.depthUm)}${place(v.where, seal)}; ${um(v.tolerated)} may stay${v.where === 'parked' ? ' there' : ''}. To clear it the bore must be cut to ${v.needsDiaMm.toFixed(3)} mm.`;
+      return `${name} ${depth(mark, v.depthUm)}${place(mark, v.where, seal)}; ${um(v.tolerated)} may stay${v.where === 'parked' ? ' there' : ''}. To clear it the bore must be cut to ${v.needsDiaMm.toFixed(3)} mm.`;
     case 'sleeve':
     case 'scrap':
       return `${deepReason(mark, name, v)}${v.kind === 'scrap' && v.because !== 'crack' ? ' The wall is too thin for a sleeve: scrap.' : ''}`;
@@ -37,7 +37,9 @@ export const sayMark = (mark: Mark, zone: Zone, v: MarkVerdict): string => {
         case 'clean':
           return `${name} not yet cleaned, in the way of the ${seal}: clean it and look again, dirt looks like pits.`;
         case 'measure-depth':
-          return `${name} of unknown depth in the way of the ${seal}: measure how deep it is.`;
+          return v.because === 'unknown'
+            ? `${name} of unknown depth in the way of the ${seal}: measure how deep it is.`
+            : `${name} ${depth(mark, v.depthUm)}${place(mark, v.where, seal)}; ${um(v.tolerated)} may stay: measure it again, and state how well its depth is known.`;
         case 'gauge':
           return `${name} ${depth(mark, v.depthUm)}, more than the ${um(v.tolerated)} that may stay: gauge the bore to see whether it can be cut out.`;
       }
@@ -67,5 +69,10 @@ const nameOf = (mark: Mark): string =>
 /** `rear-primary` → rear primary seal; `end-seal` → end seal. */
 export const sealName = (id: string): string => `${id.replaceAll('-', ' ')}${/seal$/.test(id) ? '' : ' seal'}`;
 const um = (depthUm: number): string => `${Number(depthUm.toFixed(1))} µm`;
-const depth = (mark: Mark, depthUm: number): string => `${um(depthUm)} deep${mark.depthUncertaintyUm ? ' with its uncertainty' : ''}`;
-const place = (where: Where, seal: string): string => (where === 'parked' ? `, where the ${seal} rests` : ` in the way of the ${seal}`);
+/** The depth as it was judged: with what was stated, or with the doubt that counts where nothing was. */
+const depth = (mark: Mark, depthUm: number): string => {
+  if (mark.depthUncertaintyUm != null) return `${um(depthUm)} deep${mark.depthUncertaintyUm ? ' with its uncertainty' : ''}`;
+  return `${um(mark.depthUm ?? 0)} deep, ${um(depthUm)} with the doubt of a depth whose uncertainty is not stated`;
+};
+const place = (mark: Mark, where: Where, seal: string): string =>
+  where === 'parked' ? `, where the ${seal} rests` : `${mark.depthUncertaintyUm == null ? ',' : ''} in the way of the ${seal}`;

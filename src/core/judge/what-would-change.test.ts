@@ -19,6 +19,7 @@ const pit = (more: Partial<Mark> = {}): Mark => ({
   clock1Deg: 5,
   cleaned: true,
   depthUm: 9,
+  depthUncertaintyUm: 0,
   ...more,
 });
 const ask = (mark: Mark | undefined, more: Partial<JudgeInput> = {}) => {

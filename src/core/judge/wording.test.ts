@@ -11,7 +11,7 @@ import { sealName } from './say-mark';
 const example = JSON.parse(readFileSync(new URL('../../../docs/contracts/judge.example.json', import.meta.url), 'utf8'))
   .request as JudgeInput;
 const said = (m: Partial<Mark>, more: Partial<JudgeInput> = {}): string | undefined => {
-  const mark: Mark = { id: 'm', kind: 'pit', x0Mm: 38, x1Mm: 39, clock0Deg: 0, clock1Deg: 5, cleaned: true, ...m };
+  const mark: Mark = { id: 'm', kind: 'pit', x0Mm: 38, x1Mm: 39, clock0Deg: 0, clock1Deg: 5, cleaned: true, depthUncertaintyUm: 0, ...m };
   return judgeBore({ ...example, marks: [mark], ...more }, STANDARD_RULES).marks[0]?.reason;
 };
 
@@ -22,6 +22,16 @@ describe('a mark', () => {
       { kind: 'corrosion', x0Mm: 5, x1Mm: 6 },
       {},
       'Corrosion clear of every seal, 2.8 mm from the lane of the secondary seal: noted, it may stay.',
+    ],
+    [
+      { depthUm: 3.5, depthUncertaintyUm: null },
+      {},
+      'A pit 3.5 µm deep, 6.5 µm with the doubt of a depth whose uncertainty is not stated, in the way of the primary seal; 5 µm may stay: measure it again, and state how well its depth is known.',
+    ],
+    [
+      { x0Mm: 33, x1Mm: 34, depthUm: 20, depthUncertaintyUm: null },
+      {},
+      'A pit 20 µm deep, 24 µm with the doubt of a depth whose uncertainty is not stated, where the primary seal rests; 2 µm may stay there. To clear it the bore must be cut to 20.723 mm.',
     ],
     [{ kind: 'stain' }, {}, 'A stain, cleaned: it has no depth.'],
     [{ kind: 'ridge', x0Mm: 1, x1Mm: 3 }, {}, 'A ridge at the mouth, outside every lane, but the cups are pushed past it: polish it away.'],
@@ -111,12 +121,28 @@ describe('a bore', () => {
 describe('what is to be done', () => {
   test.each<[Parameters<typeof sayToDo>[0], string]>([
     [{ what: 'clean', markId: 'm1' }, 'Clean mark m1 and look again.'],
-    [{ what: 'measure-depth', markId: 'm1' }, 'Measure the depth of mark m1.'],
-    [{ what: 'gauge', markId: 'm1' }, 'Gauge the bore, so that mark m1 can be judged.'],
-    [{ what: 'gauge' }, 'Gauge the bore.'],
+    [{ what: 'measure-depth', markId: 'm1', because: 'unknown' }, 'Measure the depth of mark m1.'],
     [
-      { what: 'gauge', sealId: 'rear-primary', x0Mm: 38.75, x1Mm: 61.25, parkedMm: 41 },
-      'Gauge the lane of the rear primary seal (38.8 to 61.3 mm, at rest 41.0 mm) across at least two diameters.',
+      { what: 'measure-depth', markId: 'm1', because: 'doubt' },
+      'Measure the depth of mark m1 again, and state how well it is known: the doubt decides.',
+    ],
+    [{ what: 'gauge', of: 'mark', markId: 'm1' }, 'Gauge the bore, so that mark m1 can be judged.'],
+    [{ what: 'gauge', of: 'bore' }, 'Gauge the bore.'],
+    [
+      { what: 'gauge', of: 'lane', sealId: 'rear-primary', role: 'pressure', xMm: [41, 49.625, 58.25] },
+      'Gauge the lane of the rear primary seal at 41, 49.63 and 58.25 mm, across three or four clocks: two do not see an oval that lies between them.',
+    ],
+    [
+      { what: 'gauge', of: 'lane', sealId: 'secondary', role: 'secondary', xMm: [12] },
+      'Gauge the lane of the secondary seal at 12 mm, across at least two clocks.',
+    ],
+    [
+      { what: 'gauge', of: 'form', xMm: [25, 35], doubtMm: 0.01 },
+      'Gauge at 25 and 35 mm: the bore bends there, and between the depths gauged it may be wider by 0.020 mm, which decides.',
+    ],
+    [
+      { what: 'gauge-again', xMm: [30], without: 'hone', withAll: 'sleeve' },
+      'Gauge again at 30 mm: a reading there does not fit the others, and it decides: sleeve with it, hone without.',
     ],
     [{ what: 'check-piston', pistonDiaMm: 22.25, lowMm: 22.23 }, 'Measure the piston again: 22.250 mm does not pass a bore of 22.230 mm.'],
     [

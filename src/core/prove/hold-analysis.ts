@@ -1,14 +1,17 @@
 import { z } from 'zod';
 import { sayFlow } from '../quantity/say';
 import type { Rules } from '../rules/rule-set';
+import { LATER } from '../schema/stored';
 import { median } from '../statistics/summary';
-import { type AirCheck, ATMOSPHERE_BAR, airCheck } from './air-check';
-import { judgeHold } from './hold-test';
-import { fitLeak, type LawFit, LEAK_LAW_NAMES, leakRate } from './leak-law';
+import { type AirCheck, airCheck } from './air-check';
+import { type HoldInput, type JudgedHold, judgeHold, LEAST_HOLD, readErrorMlPerMin, startBar } from './hold-test';
+import { LEAK_LAW_NAMES, LEAK_LAWS, SETTLING_NAMES } from './leak-shapes';
 import type { RigSample } from './rig-sample';
+import type { RunWay } from './run-way';
 import { withoutSpikes } from './spikes';
 import { fillOf, holdOf, type TracePoint } from './trace';
-import { couldTurn, sayRising, sayWarming, warmingOf } from './warming';
+import { mlPerBarAt } from './volume';
+import { sayRising, sayWarming } from './warming';
 
 /** What the samples of a hold say, in one sentence and in figures. */
 export const HoldAnalysis = z.object({
@@ -18,20 +21,31 @@ export const HoldAnalysis = z.object({
   because: z.string().nullable(),
   leakMlPerMin: z.number(),
   leakCi: z.tuple([z.number(), z.number()]),
+  /** What is certain beyond settling and temperature. */
+  leakLeastMlPerMin: z.number().nullable().register(LATER, { standard: null }),
   limitMlPerMin: z.number(),
   needMoreS: z.number().nullable(),
+  startBar: z.number().nullable().register(LATER, { standard: null }),
+  stepBar: z.number().nullable().register(LATER, { standard: null }),
   complianceMlPerBar: z.number(),
   airMl: z.number(),
   airOutcome: z.enum(['ok', 'repeat', 'bleed-again']),
-  fit: z.object({
-    p0Bar: z.number(),
-    aBar: z.number(),
-    tauS: z.number().nullable(),
-    rBarPerS: z.number(),
-    law: z.enum(LEAK_LAW_NAMES),
-    atBar: z.number(),
-  }),
-  rmsBar: z.number(),
+  /** The likeliest course, to draw; null for a hold that emptied. */
+  fit: z
+    .object({
+      p0Bar: z.number(),
+      settling: z.enum(SETTLING_NAMES).register(LATER, { standard: 'exponential' }),
+      aBar: z.number(),
+      tauS: z.number().nullable(),
+      rBarPerS: z.number(),
+      law: z.enum(LEAK_LAW_NAMES),
+      onsetS: z.number().register(LATER, { standard: 0 }),
+      atBar: z.number(),
+    })
+    .nullable(),
+  rmsBar: z.number().nullable(),
+  /** By the end, over all that it may have been. */
+  settledBar: z.number().nullable().register(LATER, { standard: null }),
   heldS: z.number(),
   /** Samples that stood out alone and were left out. */
   spikes: z.number(),
@@ -43,87 +57,82 @@ export const HoldAnalysis = z.object({
 });
 export type HoldAnalysis = z.output<typeof HoldAnalysis>;
 
-/** Least hold that can be analysed: 20 samples over 10 s. @source design, chapter 9 */
-const LEAST_SAMPLES = 20;
-const LEAST_S = 10;
-
-/** Errors that a longer hold is to bring between leak and limit: more than noise alone would need, because the law of the leak shows later than its rate. */
-const Z_DECIDE = 8;
-
 /** The smallest steps that pressure and fluid were read to: a dial's half division, a burette's mark; nought where noise hides them. */
 export type ReadTo = { readonly bar: number; readonly ml: number };
 export const FINE: ReadTo = { bar: 0, ml: 0 };
 /** Standard error of a figure read to steps of 1: it lies anywhere in its step. @source JCGM 100:2008, 4.3.7 */
 const STEP_SE = 1 / Math.sqrt(12);
 
+/** What a hold is judged by beside its samples: what it may lose, what its step asks for, and how it was read. */
+export type HoldContext = {
+  readonly limitMlPerMin: number;
+  readonly stepBar: number;
+  readonly rules: Rules;
+  readonly readTo: ReadTo;
+  readonly way: RunWay;
+};
+
 /**
- * Compliance and air from the fill, then the leak from the hold.
- * Readings in coarse steps stick together, so the rate is no better known than from the first and the last of them.
- * @param limitMlPerMin what it may lose
+ * Compliance and air from the fill, then the leak from the hold, by the calculation of the wire.
  * @returns undefined while there is too little to say anything
  */
-export const holdAnalysis = (
-  samples: readonly RigSample[],
-  limitMlPerMin: number,
-  rules: Rules,
-  readTo: ReadTo = FINE,
-): HoldAnalysis | undefined => {
+export const holdAnalysis = (samples: readonly RigSample[], c: HoldContext): HoldAnalysis | undefined => {
   const hold = holdOf(samples);
   const heldS = (hold.at(-1)?.tS ?? 0) - (hold[0]?.tS ?? 0);
-  if (fillOf(samples).length < 3 || hold.length < LEAST_SAMPLES || heldS < LEAST_S) return undefined;
+  const byEye = c.way === 'by-hand';
+  const least = byEye ? LEAST_HOLD.eye : LEAST_HOLD.gauge;
+  if (fillOf(samples).length < 3 || hold.length < least.samples || heldS < least.spanS) return undefined;
   const filling = withoutSpikes(samples.filter((s) => s.phase === 'fill'));
   const holding = withoutSpikes(samples.filter((s) => s.phase === 'hold'));
-  const fitted = fitLeak(holdOf(holding.kept));
-  const air = airBesideLeak(filling.kept, fitted, rules, readTo);
-  if (!(air.complianceMlPerBar > 0)) return undefined;
-  const [mlPerMin, mlPerMinSe] = [
-    60 * mlPerBarAt(air.complianceMlPerBar, air.airMl, fitted.atBar),
-    60 * mlPerBarAt(air.complianceSe, air.airSe, fitted.atBar),
-  ];
-  const readSe = readingSe(fitted, readTo.bar, heldS) * mlPerMin;
-  const test = judgeHold(fitted.best, {
-    leakMlPerMin: fitted.rBarPerS * mlPerMin,
-    se: Math.hypot(fitted.rSe * mlPerMin, fitted.rBarPerS * mlPerMinSe, readSe),
-    spanS: heldS,
-    limitMlPerMin,
-    zDecide: Z_DECIDE,
-  });
-  const warming = warmingOf(samples) ?? null;
-  const turned = warming !== null && couldTurn(warming, test.outcome, test.leakCi, limitMlPerMin);
+  const logged = holding.kept.every((s) => s.c != null);
+  const readSeBar = STEP_SE * c.readTo.bar;
+  const asked = {
+    trace: holding.kept.map((s) => ({ tS: s.t, pBar: s.p, tempC: logged ? s.c : null })),
+    stepBar: c.stepBar,
+    limitMlPerMin: c.limitMlPerMin,
+    readSeBar: byEye ? readSeBar : 0,
+  };
+  if (
+    !(
+      startBar(
+        asked.trace.map((s) => s.pBar),
+        byEye,
+      ) > 0
+    )
+  )
+    return undefined;
+  const checked = airBesideLeak(filling.kept, asked, c);
+  if (checked === undefined) return undefined;
+  const { air, hold: judged } = checked;
+  const { test } = judged;
+  const kPerMin = test.tempShareMlPerMin === null ? null : test.tempShareMlPerMin / (c.rules.fluidMl * c.rules.fluidPerK);
   const figures = {
     kind: 'hold' as const,
-    ...(turned ? { outcome: 'hold-longer' as const, because: 'temperature' } : { outcome: test.outcome, because: test.because }),
+    outcome: test.outcome,
+    because: test.because,
     leakMlPerMin: test.leakMlPerMin,
     leakCi: [...test.leakCi] as [number, number],
-    limitMlPerMin: test.rulesUsed.limitMlPerMin,
-    needMoreS: turned ? heldS : test.needMoreS,
+    leakLeastMlPerMin: test.leakLeastMlPerMin,
+    limitMlPerMin: c.limitMlPerMin,
+    needMoreS: test.needMoreS,
+    startBar: judged.startBar,
+    stepBar: c.stepBar,
     complianceMlPerBar: air.complianceMlPerBar,
     airMl: air.airMl,
     airOutcome: air.outcome,
-    fit: {
-      p0Bar: test.fit.p0Bar,
-      aBar: test.fit.aBar,
-      tauS: test.fit.tauS,
-      rBarPerS: test.fit.rBarPerS,
-      law: fitted.law,
-      atBar: fitted.atBar,
-    },
+    fit: judged.fit,
     rmsBar: test.rmsBar,
+    settledBar: test.settledBar,
     heldS,
     spikes: filling.spikes + holding.spikes,
     gapS: longestGap(hold) ?? null,
-    warming,
-    readTo: readTo.bar > 0 ? { bar: readTo.bar, mlPerMin: 1.96 * readSe } : null,
+    warming: test.tempShareMlPerMin === null || kPerMin === null ? null : { kPerMin, mlPerMin: test.tempShareMlPerMin },
+    readTo:
+      c.readTo.bar > 0
+        ? { bar: c.readTo.bar, mlPerMin: 1.96 * readErrorMlPerMin(asked, mlPerBarAt(air, judged.startBar), readSeBar) }
+        : null,
   };
   return { ...figures, sentence: sayHold(figures) };
-};
-
-/** What reading in steps adds to the error of the rate, bar/s: the steps as noise in the fit, were it as fine as it looks, and as an error of the two ends that more readings do not take out. */
-const readingSe = ({ best, rSe }: LawFit, stepBar: number, spanS: number): number => {
-  if (stepBar === 0) return 0;
-  const one = STEP_SE * stepBar;
-  const inFit = best.rmsBar > 0 ? (rSe * one) / best.rmsBar : 0;
-  return Math.hypot(inFit, (Math.SQRT2 * one) / spanS);
 };
 
 /** A step in time above so many of the usual ones is a gap. @source design, chapter 9 */
@@ -135,23 +144,34 @@ const longestGap = (trace: readonly TracePoint[]): number | undefined => {
   return longest > GAP_STEPS * median(steps) ? longest : undefined;
 };
 
-/** What a bar more takes at a pressure, ml: the walls, and what is left of the air. */
-const mlPerBarAt = (complianceMlPerBar: number, airMl: number, pBar: number): number =>
-  complianceMlPerBar + (airMl * ATMOSPHERE_BAR) / (pBar + ATMOSPHERE_BAR) ** 2;
+type Asked = Pick<HoldInput, 'trace' | 'stepBar' | 'limitMlPerMin' | 'readSeBar'>;
 
 /** The air check of a unit that leaks: what leaked while it was filled did not press on anything, so it is taken off. Two rounds settle it: the leak rests on the compliance, and hardly. */
-const airBesideLeak = (filling: readonly RigSample[], leak: LawFit, rules: Rules, readTo: ReadTo): AirCheck => {
-  let air = airCheck(fillOf(filling), rules);
+const airBesideLeak = (
+  filling: readonly RigSample[],
+  asked: Asked,
+  { rules, readTo }: HoldContext,
+): { readonly air: AirCheck; readonly hold: JudgedHold } | undefined => {
+  const judge = (air: AirCheck): JudgedHold => judgeHold({ ...asked, ...air }, rules);
+  let air = airCheck(fillOf(filling), rules, STEP_SE * readTo.ml);
+  if (!(air.complianceMlPerBar > 0)) return undefined;
+  let hold = judge(air);
   for (let round = 0; round < 2; round++) {
-    const mlPerS = leak.rBarPerS * mlPerBarAt(air.complianceMlPerBar, air.airMl, leak.atBar);
+    const { fit } = hold;
+    // One that emptied leaked as it did in the hold; by which law is not known.
+    const mlPerS = hold.test.leakMlPerMin / 60;
+    const power = fit === null ? 0 : LEAK_LAWS[fit.law];
+    const atBar = fit?.atBar ?? hold.startBar;
     let lost = 0;
     const corrected = filling.map((s, i) => {
-      lost += mlPerS * leakRate(leak, s.p) * (s.t - (filling[i - 1]?.t ?? 0));
+      if (fit?.law !== 'late') lost += mlPerS * (Math.max(0, s.p) / atBar) ** power * (s.t - (filling[i - 1]?.t ?? 0));
       return { mlIn: s.ml - lost, pBar: Math.max(0, s.p) };
     });
     air = airCheck(corrected, rules, STEP_SE * Math.hypot(readTo.ml, readTo.bar * air.complianceMlPerBar));
+    if (!(air.complianceMlPerBar > 0)) return undefined;
+    hold = judge(air);
   }
-  return air;
+  return { air, hold };
 };
 
 /** What widens an interval by less does not show in its figures. */
@@ -159,21 +179,53 @@ const TOLD_ML_PER_MIN = 0.0005;
 
 const sayHold = (a: Omit<HoldAnalysis, 'sentence'>): string => {
   const leak = `${sayFlow(a.leakMlPerMin)} ml/min (between ${sayFlow(a.leakCi[0])} and ${sayFlow(a.leakCi[1])}; limit ${sayFlow(a.limitMlPerMin)})`;
-  const held = `Held ${Math.round(a.heldS)} s from ${a.fit.p0Bar.toFixed(1)} bar`;
-  const beside = `${a.spikes === 0 ? '' : ` ${a.spikes === 1 ? 'One sample' : `${a.spikes} samples`} stood out alone and ${a.spikes === 1 ? 'was' : 'were'} left out.`}${a.gapS === null ? '' : ` For ${Math.round(a.gapS)} s nothing was measured.`}${a.warming === null ? '' : sayWarming(a.warming, a.limitMlPerMin)}${a.readTo === null || a.readTo.mlPerMin < TOLD_ML_PER_MIN ? '' : ` Read to ${a.readTo.bar} bar, which alone widens the interval by ±${a.readTo.mlPerMin.toFixed(3)} ml/min.`}`;
+  const held = `Held ${Math.round(a.heldS)} s from ${(a.startBar ?? 0).toFixed(1)} bar`;
+  const beside = besides(a);
   switch (a.outcome) {
     case 'pass':
       return `${held}: it loses ${leak}. It holds.${beside}`;
     case 'fail':
-      return `${held}: it loses ${leak}. It leaks.${beside}`;
+      return `${held}: ${sayFailed(a, leak)} It leaks.${beside}`;
     case 'hold-longer':
-      return `${held}: ${leak}. ${sayBecause(a)} Hold it ${Math.ceil(a.needMoreS ?? a.heldS)} s longer.${beside}`;
+      return `${held}: ${leak}. ${sayBecause(a)}${a.needMoreS === null ? '' : ` Hold it ${Math.ceil(a.needMoreS)} s longer.`}${beside}`;
   }
 };
 
-const sayBecause = (a: Pick<HoldAnalysis, 'because' | 'warming' | 'limitMlPerMin'>): string => {
-  if (a.because === 'rising') return sayRising(a.warming, a.limitMlPerMin);
-  if (a.because === 'still-settling') return 'The rubber is still settling.';
-  if (a.because === 'temperature') return 'The temperature could turn the verdict.';
-  return 'The interval still holds the limit.';
+const sayFailed = (a: Omit<HoldAnalysis, 'sentence'>, leak: string): string => {
+  if (a.because === 'emptied') return `half of the pressure is gone, ${leak}.`;
+  if (a.because === 'falls')
+    return `it lost more than settling and temperature can take, ${sayFlow(a.leakLeastMlPerMin ?? 0)} ml/min at least (limit ${sayFlow(a.limitMlPerMin)}).`;
+  return `it loses ${leak}.`;
+};
+
+const besides = (a: Omit<HoldAnalysis, 'sentence'>): string =>
+  [
+    a.spikes === 0
+      ? ''
+      : ` ${a.spikes === 1 ? 'One sample' : `${a.spikes} samples`} stood out alone and ${a.spikes === 1 ? 'was' : 'were'} left out.`,
+    a.gapS === null ? '' : ` For ${Math.round(a.gapS)} s nothing was measured.`,
+    a.warming === null ? '' : sayWarming(a.warming, a.limitMlPerMin),
+    a.readTo === null || a.readTo.mlPerMin < TOLD_ML_PER_MIN
+      ? ''
+      : ` Read to ${a.readTo.bar} bar, which alone widens the interval by ±${a.readTo.mlPerMin.toFixed(3)} ml/min.`,
+  ].join('');
+
+const sayBecause = (a: Pick<HoldAnalysis, 'because' | 'warming' | 'limitMlPerMin' | 'stepBar' | 'startBar'>): string => {
+  switch (a.because) {
+    case 'emptied':
+      return 'Half of the pressure is gone, and hardly any fluid with it: look for cooling, and pump it up again.';
+    case 'low':
+      return `That is below its step: pump it up to ${Number((a.stepBar ?? 0).toFixed(1))} bar again.`;
+    case 'rising':
+      return sayRising(a.warming, a.limitMlPerMin);
+    case 'late':
+      return 'Most of it held, but the end of it leaks: something gave way late.';
+    case 'still-settling':
+      return 'The rubber is still settling.';
+    // Runs of before that the temperature could have turned.
+    case 'temperature':
+      return 'The temperature could turn the verdict.';
+    default:
+      return 'The interval still holds the limit.';
+  }
 };

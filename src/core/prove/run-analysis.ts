@@ -4,20 +4,21 @@ import { PortAnalysis, portAnalysis, ResidualAnalysis, residualAnalysis } from '
 import { HoldAnalysis, holdAnalysis, type ReadTo } from './hold-analysis';
 import type { RunStep } from './programme/step';
 import type { RigSample } from './rig-sample';
+import type { RunWay } from './run-way';
 
 /** What a run's samples say, by the kind of its step. */
 export const RunAnalysis = z.discriminatedUnion('kind', [HoldAnalysis, PortAnalysis, ResidualAnalysis]);
 export type RunAnalysis = z.output<typeof RunAnalysis>;
 
 /** What bears on a run's judgement beside its samples; `keptBar`: what a residual valve of the unit may keep. */
-export type RunContext = { readonly rules: Rules; readonly keptBar: number; readonly readTo: ReadTo };
+export type RunContext = { readonly rules: Rules; readonly keptBar: number; readonly readTo: ReadTo; readonly way: RunWay };
 
 /** The run of a step, judged; undefined while there is too little to say anything. */
 export const analyseRun = (step: RunStep, samples: readonly RigSample[], c: RunContext): RunAnalysis | undefined => {
   switch (step.kind) {
     case 'hold':
     case 'cycles':
-      return holdAnalysis(samples, step.limitMlPerMin ?? c.rules.limitMlPerMin, c.rules, c.readTo);
+      return holdAnalysis(samples, { ...c, limitMlPerMin: step.limitMlPerMin ?? c.rules.limitMlPerMin, stepBar: step.targetBar });
     case 'port':
       return portAnalysis(samples, step, c.keptBar);
     case 'residual':
@@ -31,7 +32,7 @@ const [ENOUGH_BAR, ENOUGH_S] = [0.9, 0.95];
 /** How a run that was not driven by the rig falls short of its step; undefined: it does not, or it found a fault at less already. */
 export const fallsShort = (step: RunStep, samples: readonly RigSample[], a: RunAnalysis): string | undefined => {
   if (a.outcome === 'fail') return undefined;
-  const fromBar = a.kind === 'hold' ? a.fit.p0Bar : a.fromBar;
+  const fromBar = a.kind === 'hold' ? (a.startBar ?? 0) : a.fromBar;
   const holdS = a.kind === 'hold' && 'holdS' in step ? step.holdS : 0;
   // From the valve shut: a first reading that was late does not make the hold shorter.
   const shutT = samples.findLast((s) => s.phase === 'fill')?.t ?? 0;

@@ -1,9 +1,7 @@
 import type { RunStep } from './programme/step';
 import type { RunAnalysis } from './run-analysis';
+import type { RunWay } from './run-way';
 
-/** How a run was made: on the rig, read by eye beside a hand pump, or from what a logger wrote. */
-export const RUN_WAYS = { rig: 'on the rig', 'by-hand': 'hand pump, read by eye', logger: 'hand pump, by a logger' } as const;
-export type RunWay = keyof typeof RUN_WAYS;
 /** A run of one step of a programme; the step as it was then. */
 export type Run = {
   readonly id: string;

@@ -2,7 +2,7 @@ import { sayComplaint } from '../book-in/complaint';
 import { MATERIAL_WORDS } from '../family/material';
 import { gaugeBore } from '../gauge/gauge';
 import { sayStep } from '../prove/programme/say-step';
-import { RUN_WAYS } from '../prove/run';
+import { RUN_WAYS } from '../prove/run-way';
 import { sayNominal } from '../quantity/say';
 import { METRIC } from '../quantity/units';
 import type { Rules } from '../rules/rule-set';

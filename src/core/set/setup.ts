@@ -7,11 +7,14 @@ export type MasterDepths = { readonly rimStandOffMm: number; readonly socketDept
 /** The booster's rod, read with a depth gauge from the outer side of a straight edge across its flange face. mm */
 export type BoosterReading = { readonly straightEdgeMm: number; readonly readingMm: number };
 
+/** How well one depth is known: 1σ of the reading, and what it was read to. mm */
+export type DepthDoubt = { readonly uMm: number; readonly stepMm?: number | null | undefined };
+
 export type SetupInput = {
-  readonly master: MasterDepths & { readonly uMm: number };
-  readonly booster: BoosterReading & { readonly uMm: number };
+  readonly master: MasterDepths & DepthDoubt;
+  readonly booster: BoosterReading & DepthDoubt;
   readonly spacerMm?: number | null | undefined;
-  readonly window?: { readonly minMm: number; readonly maxMm: number } | null | undefined;
+  readonly window?: { readonly minMm?: number | null | undefined; readonly maxMm?: number | null | undefined } | null | undefined;
   readonly targetMm?: number | null | undefined;
   readonly rodPitchMm?: number | null | undefined;
   readonly pedalRatio?: number | null | undefined;
@@ -55,7 +58,9 @@ const aimOf = ({ window, targetMm }: Pick<SetupInput, 'window' | 'targetMm'>, ru
 export const setupProblems = (input: Pick<SetupInput, 'window' | 'targetMm'>, rules: GapRules): readonly Problem[] => {
   const { low, high, aim } = aimOf(input, rules);
   if (atMost(high, low))
-    return [{ path: input.window == null ? 'rules.windowMaxMm' : 'window.maxMm', message: `must be above the least gap, ${low} mm` }];
+    return [
+      { path: input.window?.maxMm == null ? 'rules.windowMaxMm' : 'window.maxMm', message: `must be above the least gap, ${low} mm` },
+    ];
   if (atMost(low, aim) && atMost(aim, high)) return [];
   return [{ path: input.targetMm == null ? 'rules.gapTargetMm' : 'targetMm', message: `must lie in the window, ${low} to ${high} mm` }];
 };
@@ -70,7 +75,7 @@ export function setup(input: SetupInput, rules: GapRules): Setup {
   const { low, high, aim } = aimOf(input, rules);
   const seatMm = seatOf(master);
   const gapMm = seatMm + (input.spacerMm ?? 0) + (booster.readingMm - booster.straightEdgeMm);
-  const u = 2 * Math.sqrt(2 * master.uMm ** 2 + 2 * booster.uMm ** 2);
+  const u = 2 * Math.hypot(...[master, booster].flatMap((of) => [depthU(of), depthU(of)]));
   const rodChangeMm = gapMm - aim;
   return {
     gapMm,
@@ -87,6 +92,9 @@ export function setup(input: SetupInput, rules: GapRules): Setup {
     rulesUsed: { windowMinMm: low, windowMaxMm: high, gapTargetMm: aim },
   };
 }
+
+/** Standard uncertainty of a depth, mm: what it was read to spreads evenly over its step, whose deviation is step/√12. */
+export const depthU = ({ uMm, stepMm }: DepthDoubt): number => Math.hypot(uMm, (stepMm ?? 0) / Math.sqrt(12));
 
 const seatOf = (m: MasterDepths): number => m.socketDepthMm - m.rimStandOffMm;
 

@@ -15,3 +15,10 @@ export const gaugedSets = (r: Pick<UnitRecord, 'unit' | 'gaugings'>, rules: Rule
       at,
       stations: gaugeBore({ readings, material: r.unit.material, bodyTempC, gaugeTempC }, rules).stations,
     }));
+
+/** The last gauging, while it still speaks of the bore: nothing was cut and no sleeve put in since. */
+export const gaugingToGoOn = (r: Pick<UnitRecord, 'gaugings' | 'passes' | 'sleevings'>): Gauging | undefined => {
+  const last = r.gaugings.findLast((g) => g.readings.length > 0);
+  const changed = [...r.passes.map((p) => p.at), ...r.sleevings.flatMap((s) => s.backAt ?? [])];
+  return last === undefined || changed.some((at) => at > last.at) ? undefined : last;
+};

@@ -5,8 +5,8 @@ import { FINE } from '@/core/prove/hold-analysis';
 import { isRunStep, type RunStep } from '@/core/prove/programme/step';
 import { RunStepDoor } from '@/core/prove/programme/step-door';
 import { RigSample } from '@/core/prove/rig-sample';
-import type { RunWay } from '@/core/prove/run';
 import { analyseRun, fallsShort, RunAnalysis } from '@/core/prove/run-analysis';
+import type { RunWay } from '@/core/prove/run-way';
 import { ok, type Result } from '@/core/result';
 import { whyNotNow } from '@/core/route/route';
 import { stored } from '@/core/schema/stored';
@@ -105,7 +105,7 @@ export const storeRun = async (
   return changeUnit(db, change, (record, at) => {
     const step = runStepOf(record, r.stepId);
     if (!step.ok) return step;
-    const analysis = analyseRun(step.value, r.samples, { rules, keptBar: keptBarOf(record), readTo: r.readTo });
+    const analysis = analyseRun(step.value, r.samples, { rules, keptBar: keptBarOf(record), readTo: r.readTo, way: r.way });
     if (analysis === undefined)
       return refused(
         'These readings are too few to say anything: three while it is filled, and twenty over ten seconds or more while it is held.',
@@ -157,7 +157,7 @@ export async function breakLostRuns(db: Db, at: number): Promise<number> {
     };
     const step = StoredStep.parse(row.step);
     const samples = await piecesOf(db, runId);
-    const analysis = rules === undefined ? undefined : analyseRun(step, samples, { rules, keptBar: 0, readTo: FINE });
+    const analysis = rules === undefined ? undefined : analyseRun(step, samples, { rules, keptBar: 0, readTo: FINE, way: 'rig' });
     const because = 'the server stopped during the run';
     await endRun(db, change, { runId, rig, state: 'interrupted', because, step, samples, analysis: analysis ?? null });
   }

@@ -113,6 +113,12 @@ const withOne = (d: Draft, r: SentReading, units: Units): Draft => {
   return { ...d, depths, clocks, cells: { ...d.cells, [`${row}-${clocks.indexOf(r.clockDeg)}`]: text } };
 };
 
+/** The draft with rows for depths that it has none for, empty; mm. */
+export const withDepths = (d: Draft, depthsMm: readonly number[], units: Units): Draft => ({
+  ...d,
+  depths: [...d.depths, ...depthsMm.filter((x) => !d.depths.some((t) => near(t, x, units))).map((x) => figureIn(x, units))],
+});
+
 const figureIn = (mm: number, units: Units): string => String(Number((units.length === 'mm' ? mm : mm / MM_PER_INCH).toFixed(7)));
 const near = (text: string, mm: number, units: Units): boolean => {
   const read = parseLength(text, units.length);

@@ -2,13 +2,15 @@
 
 import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
 import { uuidv7 } from 'uuidv7';
+import type { Geometry } from '@/core/family/geometry';
 import type { Material } from '@/core/family/material';
 import { gaugeBore } from '@/core/gauge/gauge';
 import type { CheckRing, SaveGauging } from '@/core/gauge/gauge-doors';
+import type { Gauging } from '@/core/gauge/gauging';
 import { type Instrument, whyUnfit } from '@/core/gauge/instrument';
 import { SHAPE_WORDS } from '@/core/gauge/shape';
-import { GRID_CLOCKS } from '@/core/gauge/suggest-grid';
-import { sayDia, sayLength, sayTemperature } from '@/core/quantity/say';
+import { furtherDepths, GRID_CLOCKS } from '@/core/gauge/suggest-grid';
+import { sayDia, sayLength, sayTemperature, tempIn } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
 import type { GaugedSet } from '@/core/unit/gauged-before';
@@ -22,8 +24,9 @@ import { Scroll } from '../unit/scroll';
 import { StationFrame } from '../unit/station-frame';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { ImportReadings } from './csv-import';
-import { type Draft, gridOf, inUnits, readGrid, withSent } from './gauge-draft';
+import { type Draft, gridOf, inUnits, readGrid, withDepths, withSent } from './gauge-draft';
 import { InstrumentPick } from './instrument-pick';
+import { OpenDepths } from './open-depths';
 import { useGaugeLine } from './use-gauge-line';
 
 /** The gauge grid: depths down, clock across. An instrument that types a number and Enter fills it; the form of the bore is computed with every reading. */
@@ -32,8 +35,8 @@ export function Gauge({
   tag,
   depths,
   material,
-  lengthMm,
-  nominalMm,
+  bore,
+  last,
   units,
   rules,
   instruments,
@@ -50,8 +53,9 @@ export function Gauge({
   /** Suggested depths, mm. */
   readonly depths: readonly number[];
   readonly material: Material;
-  readonly lengthMm: number;
-  readonly nominalMm: number;
+  readonly bore: Geometry;
+  /** The gauging before, where nothing was cut since: its readings can be gone on from. */
+  readonly last: Gauging | undefined;
   readonly units: Units;
   readonly rules: Rules;
   readonly instruments: readonly Instrument[];
@@ -89,7 +93,8 @@ export function Gauge({
     [read, material, rules],
   );
   const suspects = new Set(form?.suspects.map((s) => read.keys[s.index]));
-  const first = open ? '0-0' : '';
+  const [goTo, setGoTo] = useState('0-0');
+  const first = open ? goTo : '';
   useEffect(() => {
     if (first !== '') grid.current?.querySelector<HTMLInputElement>(`[data-cell="${first}"]`)?.focus();
   }, [first]);
@@ -101,6 +106,18 @@ export function Gauge({
     else saveButton.current?.focus();
   };
   useGaugeLine(open && instrument?.posts ? instrument.id : undefined, (sent) => setDraft(withSent(draft, sent, units)));
+  /** Rows for these depths, and the focus in the first of their cells. */
+  const addDepths = (depthsMm: readonly number[]): void => {
+    setDraft(withDepths(draft, depthsMm, units));
+    setGoTo(`${draft.depths.length}-0`);
+  };
+  const goOnFrom = (before: Gauging): void => {
+    const form = gaugeBore({ ...before, material }, rules);
+    const text = (c: number | null): string => (c === null ? '' : String(tempIn(c, units)));
+    const taken = { ...draft, ...gridOf(before.readings, units), bodyTemp: text(before.bodyTempC), gaugeTemp: text(before.gaugeTempC) };
+    setDraft(withDepths(taken, furtherDepths(bore, form, rules), units));
+    setGoTo(`${taken.depths.length}-0`);
+  };
   const submit = async (): Promise<void> => {
     const result = await save({
       gaugingId: uuidv7(),
@@ -148,6 +165,7 @@ export function Gauge({
               ringed.
             </p>
           )}
+          {form !== undefined && <OpenDepths form={form} bore={bore} rules={rules} units={units} onAdd={open ? addDepths : undefined} />}
           {read.faults.map((f) => (
             <p key={f} className="mt-1 text-red">
               {f}
@@ -176,12 +194,17 @@ export function Gauge({
           override={override}
           onOverride={setOverride}
           mayOverride={mayOverride}
-          nominalMm={nominalMm}
+          nominalMm={bore.nominalMm}
           units={units}
           rules={rules}
           now={now}
           checkRing={checkRing}
         />
+      )}
+      {open && last !== undefined && read.readings.length === 0 && (
+        <button type="button" className="btn-quiet mb-2" onClick={() => goOnFrom(last)}>
+          Go on from the last gauging: its {last.readings.length} readings, and cells for what is still open
+        </button>
       )}
       <Scroll label="Readings">
         <table ref={grid} className="w-full border-collapse bg-sheet">
@@ -266,7 +289,7 @@ export function Gauge({
         </div>
       )}
       {open && <ImportReadings tag={tag} onTake={(rows) => setDraft({ ...draft, ...gridOf(rows, units) })} />}
-      {form !== undefined && <Profile form={form} lengthMm={lengthMm} nominalMm={nominalMm} earlier={earlier} units={units} />}
+      {form !== undefined && <Profile form={form} lengthMm={bore.lengthMm} nominalMm={bore.nominalMm} earlier={earlier} units={units} />}
     </StationFrame>
   );
 }

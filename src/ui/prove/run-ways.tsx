@@ -2,7 +2,7 @@
 
 import { type ComponentProps, useState } from 'react';
 import type { StoreRun } from '@/core/prove/prove-doors';
-import { RUN_WAYS, type RunWay } from '@/core/prove/run';
+import { RUN_WAYS, type RunWay } from '@/core/prove/run-way';
 import { Choices } from '../field/choices';
 import { late } from '../shell/late';
 import type { SaveAction } from '../unit/unit-actions';

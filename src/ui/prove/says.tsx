@@ -63,9 +63,9 @@ function Hold({ analysis: a }: { readonly analysis: HoldAnalysis }) {
           {a.airOutcome === 'bleed-again' ? ', bleed again' : a.airOutcome === 'repeat' ? ', fill again to be sure' : ''}
         </dd>
         <dt>noise</dt>
-        <dd className="text-right">{a.rmsBar.toFixed(3)} bar</dd>
+        <dd className="text-right">{a.rmsBar === null ? '–' : `${a.rmsBar.toFixed(3)} bar`}</dd>
         <dt>settled</dt>
-        <dd className="text-right">{a.fit.tauS === null ? 'nothing' : `${a.fit.aBar.toFixed(2)} bar in ${a.fit.tauS.toFixed(0)} s`}</dd>
+        <dd className="text-right">{a.settledBar === null ? '–' : `${a.settledBar.toFixed(2)} bar`}</dd>
       </dl>
     </>
   );

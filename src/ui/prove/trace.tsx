@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import type { HoldAnalysis } from '@/core/prove/hold-analysis';
-import { fitCurve } from '@/core/prove/leak-law';
+import { fitCurve, type KeptFit, limitCurve } from '@/core/prove/leak-shapes';
 import type { RunStep } from '@/core/prove/programme/step';
 import type { RigSample } from '@/core/prove/rig-sample';
 import type { RunAnalysis } from '@/core/prove/run-analysis';
@@ -69,7 +69,9 @@ export function Trace({
         {shown.length > 1 && <path d={overTime(shown, fromT)} stroke="var(--ink)" />}
         {shown.length < 60 &&
           shown.map((s) => <circle key={s.t} cx={x(s.t - fromT)} cy={y(s.p)} r="2.5" fill="var(--ink)" stroke="none" />)}
-        {of === 'hold' && analysis?.kind === 'hold' && <Fit samples={samples} fromT={fromT} analysis={analysis} line={line} />}
+        {of === 'hold' && analysis?.kind === 'hold' && analysis.fit !== null && (
+          <Fit samples={samples} fromT={fromT} analysis={analysis} fit={analysis.fit} line={line} />
+        )}
         {letGoT !== undefined && (
           <path d={`M${x(letGoT - fromT)} 14V${HEIGHT - BOTTOM}`} stroke="var(--act)" strokeWidth="2" strokeDasharray="3 3" />
         )}
@@ -89,20 +91,21 @@ function Fit({
   samples,
   fromT,
   analysis,
+  fit,
   line,
 }: {
   readonly samples: readonly RigSample[];
   readonly fromT: number;
   readonly analysis: HoldAnalysis;
+  readonly fit: KeptFit;
   readonly line: (points: readonly (readonly [number, number])[]) => string;
 }) {
   const held = holdOf(samples);
   const along = (ps: readonly number[]): string => line(ps.map((p, i) => [(held[i]?.tS ?? 0) - fromT, p]));
-  const limitRate = analysis.limitMlPerMin / analysis.complianceMlPerBar / 60;
   return (
     <>
-      <path d={along(fitCurve(held, analysis.fit))} stroke="var(--act)" strokeWidth="2" />
-      <path d={along(fitCurve(held, analysis.fit, limitRate))} stroke="var(--red)" strokeDasharray="2 4" />
+      <path d={along(fitCurve(held, fit))} stroke="var(--act)" strokeWidth="2" />
+      <path d={along(limitCurve(held, fit, analysis, analysis.limitMlPerMin))} stroke="var(--red)" strokeDasharray="2 4" />
     </>
   );
 }
@@ -117,6 +120,7 @@ export function Residuals({
   readonly analysis: HoldAnalysis;
   readonly step: RunStep;
 }) {
+  if (analysis.fit === null) return null;
   const held = holdOf(samples);
   const { fromT: t0, spanS } = traceWindow(samples, step);
   const curve = fitCurve(held, analysis.fit);

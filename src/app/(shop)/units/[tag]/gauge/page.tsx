@@ -1,7 +1,7 @@
 import { suggestDepths } from '@/core/gauge/suggest-grid';
 import { may } from '@/core/people/role';
 import { sayDia } from '@/core/quantity/say';
-import { gaugedSets } from '@/core/unit/gauged-before';
+import { gaugedSets, gaugingToGoOn } from '@/core/unit/gauged-before';
 import { tagOf } from '@/core/unit/unit-record';
 import { theDb } from '@/db/engine/connection';
 import { instruments } from '@/db/gauge/instruments';
@@ -21,10 +21,10 @@ export default stationPage('gauge', async (at) => {
       key={gaugings.length}
       target={at.target}
       tag={tagOf(unit)}
-      depths={suggestDepths(unit.geometry)}
+      depths={suggestDepths(unit.geometry, at.rules)}
       material={unit.material}
-      lengthMm={unit.geometry.lengthMm}
-      nominalMm={unit.geometry.nominalMm}
+      bore={unit.geometry}
+      last={gaugingToGoOn(at.record)}
       units={at.units}
       rules={at.rules}
       instruments={await instruments(await theDb())}

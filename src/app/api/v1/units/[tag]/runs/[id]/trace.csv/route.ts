@@ -1,5 +1,5 @@
 import { sayStep } from '@/core/prove/programme/say-step';
-import { RUN_WAYS } from '@/core/prove/run';
+import { RUN_WAYS } from '@/core/prove/run-way';
 import { METRIC } from '@/core/quantity/units';
 import { tagOf } from '@/core/unit/unit-record';
 import { writeTrace } from '@/csv/trace-csv';

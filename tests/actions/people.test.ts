@@ -3,7 +3,7 @@ import { beforeAll, beforeEach, describe, expect, test, vi } from 'vitest';
 import { theAuth } from '@/db/people/auth';
 import { checkPin, everyone, signIn, signOut, whoIs } from '@/db/people/people';
 import { accounts, people, sessions } from '@/db/tables';
-import { openShop, PINS, type Shop } from './shop';
+import { openShop, PINS, type Shop } from '../server/shop';
 
 // Outside a request Next has no cookies to set; the session's own cookie is read from the answer instead.
 vi.mock('next/headers', () => ({ cookies: async () => ({ set: () => undefined }), headers: async () => new Headers() }));

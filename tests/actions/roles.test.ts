@@ -24,7 +24,7 @@ import { masterSingle } from '@/core/family/anatomy/master-single';
 import type { Drawing } from '@/core/family/family';
 import { type Doing, may, type Person, ROLES } from '@/core/people/role';
 import { theAuth } from '@/db/people/auth';
-import { openShop, PEOPLE, PINS, type Shop } from './shop';
+import { openShop, PEOPLE, PINS, type Shop } from '../server/shop';
 
 /** The request's headers as the action sees them; only these stand in for Next, everything below is the real thing. */
 let sent = new Headers();

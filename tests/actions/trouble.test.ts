@@ -6,7 +6,7 @@ import { ok } from '@/core/result';
 import { saySaveError } from '@/core/unit/save-error';
 import { signIn, sweepSessions, whoIs } from '@/db/people/people';
 import { sessions } from '@/db/tables';
-import { openShop, PEOPLE, PINS, type Shop } from './shop';
+import { openShop, PEOPLE, PINS, type Shop } from '../server/shop';
 
 let sent = new Headers();
 vi.mock('next/headers', () => ({ headers: async () => sent, cookies: async () => ({ set: () => undefined }) }));
