@@ -39,6 +39,42 @@ test('readings come in as a table: what is wrong is said with its line, what is 
   expect(csv).toContain('12,60,22.237');
 });
 
+test('a verdict that lacks depths leads back to the grid: what was read stands in it, and the cell that waits has the focus', async () => {
+  const unit = await hand.at('Gauge, judge', 'gauge', 'Wheel cylinder, single');
+  await hand.press('Paste or import readings as CSV');
+  await hand.fill('CSV of readings', `xMm;clockDeg;diaMm\n${[0, 60, 120].map((c) => `20;${c};19.061`).join('\n')}`);
+  await hand.press('Take them');
+  await shows(page, /STILL OPEN .+: [\d., ]+ mm/);
+  await hand.press('Save gauging');
+  await shows(page, 'Signed off. More can be gauged until it is judged.');
+  await (await page.waitForSelector('::-p-xpath(//a[normalize-space(.)="Next: Judge"])'))?.click();
+  await isAt(page, 'judge');
+  await shows(page, /Gauge the lane of the [\w ]+ at [\d., and]+ mm/);
+  await hand.press('Add a mark');
+  await hand.press('Save, and gauge there');
+  await isAt(page, 'gauge');
+  await shows(page, 'GAUGE · 3 readings');
+  const cells = () => page.$$eval('[data-cell]', (all) => all.map((e) => (e as HTMLInputElement).value));
+  const taken = await cells();
+  expect(taken.slice(0, 3)).toEqual(['19.061', '19.061', '19.061']);
+  expect(taken.length).toBeGreaterThan(3);
+  expect(await page.evaluate(() => document.activeElement?.getAttribute('data-cell'))).toBe('1-0');
+  for (const _ of taken.slice(3)) {
+    await page.keyboard.type('19.061');
+    await page.keyboard.press('Enter');
+  }
+  await shows(page, 'Every lane is gauged at rest, at the end of its travel and in between.');
+  await hand.press('Save gauging');
+  await shows(page, 'Signed off. More can be gauged until it is judged.');
+  await (await page.waitForSelector('::-p-xpath(//a[normalize-space(.)="Next: Judge"])'))?.click();
+  await isAt(page, 'judge');
+  await shows(page, 'Measure the depth of mark m');
+  expect(await page.evaluate(() => document.body.innerText)).not.toMatch(/Gauge (the lane|at )/);
+  // What was gauged first stays on record, and may be gone on from or not.
+  await page.goto(`${unit}/gauge`);
+  await shows(page, 'Go on from the last gauging');
+});
+
 test('marks are drawn, changed and taken away, and every step of it can be undone and done again', async () => {
   await hand.at('Gauge, judge', 'judge');
   const names = () =>

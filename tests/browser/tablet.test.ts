@@ -141,7 +141,11 @@ test('judged with a mark drawn on the map by finger', async () => {
   await shows(page, '1 mark');
   await shows(page, 'Measure the depth of mark m1.');
   await type('m1 depth', '3');
-  await shows(page, /A pit 3 µm deep in the way of the left cup seal; 5 µm may stay: polish its edges\./);
+  // Nobody has said how well that is known: the rule's 3 µm count, and decide.
+  await shows(page, 'Measure the depth of mark m1 again, and state how well it is known: the doubt decides.');
+  await page.waitForSelector('input[placeholder="3"]');
+  await type('m1 depth uncertainty', '1');
+  await shows(page, /A pit 4 µm deep with its uncertainty in the way of the left cup seal; 5 µm may stay: polish its edges\./);
   await tapButton('Save judgement');
   await isDone(page, 'judge');
 });

@@ -81,7 +81,7 @@ export const judgeMark = (mark: Mark, zone: Zone, c: MarkContext): MarkVerdict =
       : { kind: 'polish', because: 'anodising' };
   }
   if (mark.depthUm == null) return { kind: 'undecided', toDo: 'measure-depth', because: 'unknown' };
-  return judgeDepth(mark, mark.depthUm, mark.depthUm + depthUncertainty(mark.depthUm, mark.depthUncertaintyUm, c.rules), zone, c);
+  return judgeDepth(mark, mark.depthUm, mark.depthUm + (mark.depthUncertaintyUm ?? depthDoubt(mark.depthUm, c.rules)), zone, c);
 };
 
 const judgeClear = (mark: Mark, zone: Zone, c: MarkContext): MarkVerdict => {
@@ -94,9 +94,9 @@ const judgeClear = (mark: Mark, zone: Zone, c: MarkContext): MarkVerdict => {
   return { kind: 'reuse', because: 'clear', distanceMm: zone.distanceMm };
 };
 
-/** Expanded, µm: as stated (0 is taken at its word), else the rule's. @source design, chapter 2 */
-const depthUncertainty = (depthUm: number, statedUm: number | null | undefined, rules: Rules): number =>
-  statedUm ?? Math.max(rules.depthDoubtUm, (rules.depthDoubtPct / 100) * depthUm);
+/** What a depth may be wrong by where nobody said how well it is known, expanded, µm. @source design, chapter 2 */
+export const depthDoubt = (depthUm: number, rules: Pick<Rules, 'depthDoubtUm' | 'depthDoubtPct'>): number =>
+  Math.max(rules.depthDoubtUm, (rules.depthDoubtPct / 100) * depthUm);
 
 const judgeDepth = (mark: Mark, measuredUm: number, depthUm: number, zone: Zone, c: MarkContext): MarkVerdict => {
   const { tolerated, where } = toleratedDepth(zone, c.rules);

@@ -31,8 +31,9 @@ export const routeOf = (f: RouteFacts): readonly Stop[] => {
 /** The station at which the unit is; undefined once all are done. */
 export const stationNow = (route: readonly Stop[]): Station | undefined => route.find((stop) => stop.state === 'now')?.station;
 
-/** Why a station's work is not to be done now, in words; empty when it is its turn. */
+/** Why a station's work is not to be done now, in words; empty when it is its turn. A bore is gauged on until it is judged: the verdict may ask for it. */
 export const whyNotNow = (station: Station, route: readonly Stop[]): readonly string[] => {
+  if (station === 'gauge' && stationNow(route) === 'judge') return [];
   const stop = route.find((s) => s.station === station);
   switch (stop?.state) {
     case 'now':

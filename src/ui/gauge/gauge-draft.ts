@@ -1,6 +1,9 @@
+import type { Gauging } from '@/core/gauge/gauging';
 import type { Reading } from '@/core/gauge/reading';
 import type { SentReading } from '@/core/gauge/sent-reading';
+import { GRID_CLOCKS } from '@/core/gauge/suggest-grid';
 import { parseLength, parseTemperature } from '@/core/quantity/parse';
+import { tempIn } from '@/core/quantity/say';
 import { MM_PER_INCH, type Units } from '@/core/quantity/units';
 
 /** What is typed, as text; bare numbers are in the units that it says. */
@@ -118,6 +121,26 @@ export const withDepths = (d: Draft, depthsMm: readonly number[], units: Units):
   ...d,
   depths: [...d.depths, ...depthsMm.filter((x) => !d.depths.some((t) => near(t, x, units))).map((x) => figureIn(x, units))],
 });
+
+/** The draft with a gauging's readings in it, and empty cells for the depths named; a place gauged across two clocks is offered the others. */
+export const goneOn = (
+  d: Draft,
+  before: Pick<Gauging, 'readings' | 'bodyTempC' | 'gaugeTempC'>,
+  depthsMm: readonly number[],
+  units: Units,
+): Draft => {
+  const text = (c: number | null): string => (c === null ? '' : String(tempIn(c, units)));
+  const taken = gridOf(before.readings, units);
+  const clocks = taken.clocks.length > 2 ? taken.clocks : [...taken.clocks, ...GRID_CLOCKS.filter((c) => !taken.clocks.includes(c))];
+  return withDepths({ ...d, ...taken, clocks, bodyTemp: text(before.bodyTempC), gaugeTemp: text(before.gaugeTempC) }, depthsMm, units);
+};
+
+/** The first cell that waits for a reading, of the rows at these depths first. */
+export const firstToFill = (d: Draft, depthsMm: readonly number[], units: Units): string | undefined => {
+  const empty = d.depths.flatMap((_, i) => d.clocks.map((__, j) => `${i}-${j}`)).filter((key) => (d.cells[key] ?? '').trim() === '');
+  const asked = (key: string): boolean => depthsMm.some((x) => near(d.depths[Number(key.split('-')[0])] ?? '', x, units));
+  return empty.find(asked) ?? empty[0];
+};
 
 const figureIn = (mm: number, units: Units): string => String(Number((units.length === 'mm' ? mm : mm / MM_PER_INCH).toFixed(7)));
 const near = (text: string, mm: number, units: Units): boolean => {

@@ -10,7 +10,7 @@ import type { Gauging } from '@/core/gauge/gauging';
 import { type Instrument, whyUnfit } from '@/core/gauge/instrument';
 import { SHAPE_WORDS } from '@/core/gauge/shape';
 import { furtherDepths, GRID_CLOCKS } from '@/core/gauge/suggest-grid';
-import { sayDia, sayLength, sayTemperature, tempIn } from '@/core/quantity/say';
+import { sayDia, sayLength, sayTemperature } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
 import type { GaugedSet } from '@/core/unit/gauged-before';
@@ -24,7 +24,7 @@ import { Scroll } from '../unit/scroll';
 import { StationFrame } from '../unit/station-frame';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { ImportReadings } from './csv-import';
-import { type Draft, gridOf, inUnits, readGrid, withDepths, withSent } from './gauge-draft';
+import { type Draft, firstToFill, goneOn, gridOf, inUnits, readGrid, withDepths, withSent } from './gauge-draft';
 import { InstrumentPick } from './instrument-pick';
 import { OpenDepths } from './open-depths';
 import { useGaugeLine } from './use-gauge-line';
@@ -37,6 +37,7 @@ export function Gauge({
   material,
   bore,
   last,
+  goOnAt,
   units,
   rules,
   instruments,
@@ -45,7 +46,7 @@ export function Gauge({
   now,
   checkRing,
   save: saveAction,
-  open,
+  turn,
   ledger,
 }: {
   readonly target: UnitTarget;
@@ -56,6 +57,8 @@ export function Gauge({
   readonly bore: Geometry;
   /** The gauging before, where nothing was cut since: its readings can be gone on from. */
   readonly last: Gauging | undefined;
+  /** The verdict sent here for more readings, at these depths among others, mm: the grid starts with those taken. */
+  readonly goOnAt: readonly number[] | undefined;
   readonly units: Units;
   readonly rules: Rules;
   readonly instruments: readonly Instrument[];
@@ -64,9 +67,12 @@ export function Gauge({
   readonly now: number;
   readonly checkRing: Ask<CheckRing>;
   readonly save: SaveAction<SaveGauging>;
-  readonly open: boolean;
+  /** `more`: what was gauged is saved, and can be gone on from until it is judged. */
+  readonly turn: 'now' | 'more' | 'closed';
   readonly ledger: ReactNode;
 }) {
+  const [goingOn, setGoingOn] = useState(goOnAt !== undefined);
+  const open = turn === 'now' || (turn === 'more' && goingOn);
   const [kept, setDraft, dropDraft] = useDraft<Draft>(`gauge-grid-${target.unitId}`, {
     length: units.length,
     temperature: units.temperature,
@@ -111,13 +117,24 @@ export function Gauge({
     setDraft(withDepths(draft, depthsMm, units));
     setGoTo(`${draft.depths.length}-0`);
   };
-  const goOnFrom = (before: Gauging): void => {
-    const form = gaugeBore({ ...before, material }, rules);
-    const text = (c: number | null): string => (c === null ? '' : String(tempIn(c, units)));
-    const taken = { ...draft, ...gridOf(before.readings, units), bodyTemp: text(before.bodyTempC), gaugeTemp: text(before.gaugeTempC) };
-    setDraft(withDepths(taken, furtherDepths(bore, form, rules), units));
-    setGoTo(`${taken.depths.length}-0`);
+  /** The readings taken before, cells for what is still open, and the focus where the next reading goes. */
+  const goOnFrom = (before: Gauging, also: readonly number[]): void => {
+    const found = gaugeBore({ ...before, material }, rules);
+    const wanted = [...new Set([...furtherDepths(bore, found, rules), ...also])].sort((a, b) => a - b);
+    const next = goneOn(draft, before, wanted, units);
+    setDraft(next);
+    setGoingOn(true);
+    const suspect = before.readings[found.suspects[0]?.index ?? -1];
+    const { readings, keys } = readGrid(next, units);
+    const again = keys[readings.findIndex((r) => r.clockDeg === suspect?.clockDeg && Math.abs(r.xMm - suspect.xMm) < 1e-4)];
+    setGoTo(firstToFill(next, wanted, units) ?? again ?? '0-0');
   };
+  const asked = useRef(goOnAt !== undefined && turn !== 'closed');
+  useEffect(() => {
+    if (!asked.current || last === undefined || goOnAt === undefined) return;
+    asked.current = false;
+    goOnFrom(last, goOnAt);
+  });
   const submit = async (): Promise<void> => {
     const result = await save({
       gaugingId: uuidv7(),
@@ -201,8 +218,8 @@ export function Gauge({
           checkRing={checkRing}
         />
       )}
-      {open && last !== undefined && read.readings.length === 0 && (
-        <button type="button" className="btn-quiet mb-2" onClick={() => goOnFrom(last)}>
+      {turn !== 'closed' && last !== undefined && read.readings.length === 0 && (
+        <button type="button" className="btn-quiet mb-2" onClick={() => goOnFrom(last, [])}>
           Go on from the last gauging: its {last.readings.length} readings, and cells for what is still open
         </button>
       )}

@@ -1,5 +1,6 @@
 'use client';
 
+import { useRouter } from 'next/navigation';
 import { type ReactNode, useCallback, useMemo, useState } from 'react';
 import { uuidv7 } from 'uuidv7';
 import type { Geometry } from '@/core/family/geometry';
@@ -20,6 +21,7 @@ import { Profile } from '../drawing/profile';
 import { LengthField } from '../field/quantity-field';
 import { useHistory } from '../field/use-history';
 import { ImportMarks } from '../gauge/csv-import';
+import { asksForGauging, goOnAddress } from '../gauge/go-on';
 import { SendingNote } from '../photo/sending-note';
 import { usePhotos } from '../photo/use-photos';
 import { SaveNote } from '../save/save-note';
@@ -71,6 +73,7 @@ export function Judge({
   readonly open: boolean;
   readonly ledger: ReactNode;
 }) {
+  const router = useRouter();
   const history = useHistory<readonly MarkRecord[]>(savedMarks);
   const { now: marks, change: setMarks } = history;
   const [school, setSchool] = useState<School | null>(null);
@@ -112,6 +115,10 @@ export function Judge({
     setChosen(mark.id);
   };
   const askedWhatIf = whatIfLimit !== null;
+  const keep = () => save({ verdictId: uuidv7(), marks, school, wallMm });
+  const gaugeOn = async (): Promise<void> => {
+    if ((await keep()).ok) router.push(goOnAddress(tag, answer.toDo));
+  };
 
   return (
     <StationFrame
@@ -127,14 +134,14 @@ export function Judge({
           {open && (
             <div className="mt-4 grid gap-2">
               <div className="flex flex-wrap gap-2">
-                <button
-                  type="button"
-                  className="btn"
-                  disabled={askedWhatIf || saving.kind === 'saving'}
-                  onClick={() => void save({ verdictId: uuidv7(), marks, school, wallMm })}
-                >
+                <button type="button" className="btn" disabled={askedWhatIf || saving.kind === 'saving'} onClick={() => void keep()}>
                   {saving.kind === 'saving' ? 'Saving' : 'Save judgement'}
                 </button>
+                {answer.outcome === 'undecided' && asksForGauging(answer.toDo) && !askedWhatIf && (
+                  <button type="button" className="btn" disabled={saving.kind === 'saving'} onClick={() => void gaugeOn()}>
+                    Save, and gauge there
+                  </button>
+                )}
                 <button
                   type="button"
                   className="btn-quiet"
@@ -205,6 +212,7 @@ export function Judge({
         photos={photos}
         chosen={chosen}
         units={units}
+        rules={rules}
         open={open}
         onChoose={setChosen}
         onChange={change}

@@ -4,8 +4,10 @@ import { memo, useEffect, useState } from 'react';
 import type { JudgedMark } from '@/core/judge/judge';
 import { MARK_KINDS, MARK_WORDS, type MarkKind } from '@/core/judge/mark';
 import type { MarkRecord } from '@/core/judge/mark-record';
+import { depthDoubt } from '@/core/judge/mark-verdict';
 import { sayDia, sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
+import type { Rules } from '@/core/rules/rule-set';
 import type { Photo } from '@/core/unit/photo';
 import { OUTCOME_WORDS, VerdictSign } from '../drawing/verdict-sign';
 import { AngleField, DepthField, LengthField } from '../field/quantity-field';
@@ -32,6 +34,7 @@ export function MarksTable({
   photos,
   chosen,
   units,
+  rules,
   open,
   ...actions
 }: RowActions & {
@@ -42,6 +45,7 @@ export function MarksTable({
   readonly photos: readonly Photo[];
   readonly chosen: string | undefined;
   readonly units: Units;
+  readonly rules: Rules;
   readonly open: boolean;
 }) {
   const pages = Math.max(1, Math.ceil(marks.length / A_PAGE));
@@ -84,6 +88,7 @@ export function MarksTable({
                 chosen={m.id === chosen}
                 saved={savedIds.has(m.id)}
                 units={units}
+                doubt={m.depthUm == null || m.depthUncertaintyUm != null ? undefined : depthDoubt(m.depthUm, rules)}
                 open={open}
                 {...actions}
               />
@@ -117,6 +122,7 @@ const Row = memo(
     chosen,
     saved,
     units,
+    doubt,
     open,
     onChoose,
     onChange,
@@ -129,6 +135,8 @@ const Row = memo(
     readonly chosen: boolean;
     readonly saved: boolean;
     readonly units: Units;
+    /** What is counted for a depth that has no uncertainty of its own, µm. */
+    readonly doubt: number | undefined;
     readonly open: boolean;
   }) => (
     <tr className={chosen ? 'bg-tint2' : ''} onFocus={() => onChoose(m.id)}>
@@ -196,10 +204,12 @@ const Row = memo(
           hideLabel
           className="w-14"
           value={m.depthUncertaintyUm ?? null}
+          hint={doubt === undefined ? undefined : String(Number(doubt.toFixed(1)))}
           disabled={!open}
           say="typing"
           onSay={(depthUncertaintyUm) => onChange(m.id, { depthUncertaintyUm })}
         />
+        {doubt !== undefined && <span className="block text-[12px] text-ink2">the rule’s</span>}
       </td>
       <td className="cell text-center">
         <input
@@ -244,6 +254,7 @@ const Row = memo(
     a.chosen === b.chosen &&
     a.saved === b.saved &&
     a.units === b.units &&
+    a.doubt === b.doubt &&
     a.open === b.open &&
     a.photos === b.photos &&
     a.judged?.outcome === b.judged?.outcome &&

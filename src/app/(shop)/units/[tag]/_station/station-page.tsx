@@ -8,7 +8,7 @@ import { openingsOf } from '@/core/finish/finish';
 import { may, type Person } from '@/core/people/role';
 import type { Units } from '@/core/quantity/units';
 import { cautionsAt } from '@/core/route/cautions';
-import type { Stop } from '@/core/route/route';
+import { type Stop, whyNotNow } from '@/core/route/route';
 import { sayWhyNot, whyNotDone } from '@/core/route/why-not';
 import type { Rules } from '@/core/rules/rule-set';
 import type { Schools } from '@/core/rules/schools';
@@ -112,7 +112,7 @@ export const stationPage = (station: Station, work: (at: AtStation) => ReactNode
       rules,
       schools,
       inShop,
-      atWork: inShop && stop?.state === 'now' && may(person.role, 'bench'),
+      atWork: inShop && whyNotNow(station, route).length === 0 && may(person.role, 'bench'),
       unmet: whyNotDone(station, factsOf(record)).map(sayWhyNot),
       ledger: (
         <>

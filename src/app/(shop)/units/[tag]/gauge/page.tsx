@@ -6,6 +6,8 @@ import { tagOf } from '@/core/unit/unit-record';
 import { theDb } from '@/db/engine/connection';
 import { instruments } from '@/db/gauge/instruments';
 import { Gauge } from '@/ui/gauge/gauge';
+import { goOnDepths } from '@/ui/gauge/go-on';
+import { Go } from '@/ui/shell/go';
 import { checkRingAction, saveGaugingAction } from '../../../../actions/gauge';
 import { NoBore } from '../_station/no-bore';
 import { NotNow } from '../_station/not-now';
@@ -25,6 +27,7 @@ export default stationPage('gauge', async (at) => {
       material={unit.material}
       bore={unit.geometry}
       last={gaugingToGoOn(at.record)}
+      goOnAt={goOnDepths(at.asked['go-on'], unit.geometry.lengthMm)}
       units={at.units}
       rules={at.rules}
       instruments={await instruments(await theDb())}
@@ -33,10 +36,10 @@ export default stationPage('gauge', async (at) => {
       now={at.now}
       checkRing={checkRingAction}
       save={saveGaugingAction}
-      open={at.atWork}
+      turn={!at.atWork ? 'closed' : at.stop?.state === 'now' ? 'now' : 'more'}
       ledger={
         <>
-          <NotNow stop={at.stop} />
+          {at.atWork && at.stop?.state === 'done' ? <ToJudge tag={tagOf(unit)} /> : <NotNow stop={at.stop} />}
           <EarlierGaugings at={at} />
           {at.ledger}
         </>
@@ -44,6 +47,16 @@ export default stationPage('gauge', async (at) => {
     />
   );
 });
+
+/** Gauged and saved: the verdict is next, and more can be gauged until it is signed off. */
+const ToJudge = ({ tag }: { readonly tag: string }) => (
+  <div className="mb-4 border-l-4 border-line pl-3">
+    <p className="mb-2 text-ink2">Signed off. More can be gauged until it is judged.</p>
+    <Go className="btn" href={`/units/${tag}/judge`}>
+      Next: Judge
+    </Go>
+  </div>
+);
 
 function EarlierGaugings({ at: { record, units } }: { readonly at: AtStation }) {
   const earlier = record.gaugings.filter((g) => g.readings.length > 0);
