@@ -3,6 +3,7 @@ import { cpus, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { databaseUrl, migrateDb, theDb } from '@/db/engine/connection';
 import { seedDemo } from '../../demo/seed';
+import { boreLines } from './bores';
 import { coverLine } from './cover';
 import { findLine } from './find';
 import { historyLine } from './history-size';
@@ -22,6 +23,7 @@ await seedDemo(db, Date.now());
 const cookie = await sessionCookie();
 const lines = [
   await judgeLine(),
+  ...boreLines(),
   await simulateLine(),
   await coverLine(),
   await findLine(),

@@ -2,6 +2,7 @@ import type { Geometry } from '../family/geometry';
 import { laneOf, movingLanes } from '../family/lane';
 import type { Rules } from '../rules/rule-set';
 import { above, atMost } from '../statistics/compare';
+import { angleBetween, foldClock } from './clock-angle';
 import { openLanes, reaches } from './coverage';
 import type { Station } from './station';
 
@@ -14,7 +15,7 @@ const NEAR_MM = 7;
 /** Beside an edge of a port or groove, where a gauge does not stand, mm. */
 const BESIDE_EDGE_MM = 1;
 /** Neighbours nearer than this are not parted further, mm. */
-const CLOSE_MM = 4;
+const CLOSE_MM = 6;
 /** No bore is gauged at more. */
 const MOST_DEPTHS = 60;
 
@@ -23,7 +24,7 @@ type SuggestRules = Pick<Rules, 'laneMarginMm' | 'laneGapMaxMm'>;
 
 /**
  * Depths worth gauging on a bore that has not been: what every lane needs (`openLanes`), each static seat, both ends and the middle.
- * @returns mm to 0.5, rising, clear of ports and grooves
+ * @returns mm to 0.5, rising, clear of ports and grooves where a lane can be answered so
  */
 export const suggestDepths = (bore: Bore, rules: SuggestRules): readonly number[] => {
   const seats = bore.seals.filter((s) => s.role === 'static').map((s) => halves(Math.min(bore.lengthMm - 1, Math.max(1, s.restXMm))));
@@ -64,11 +65,13 @@ const covered = (bore: Bore, gauged: readonly Pick<Station, 'xMm' | 'method'>[],
     const stations = [...gauged, ...placed.map((xMm) => ({ xMm, method: 'harmonic' as const }))].sort((a, b) => a.xMm - b.xMm);
     return openLanes({ ...bore, lanes, stations, rules }).flatMap((l) => l.xMm);
   };
+  const offRest = (x: number): number => Math.min(...bore.seals.map((s) => Math.abs(s.restXMm - x)));
   const placed: number[] = [];
   // What no place answers is left to the judge's words.
   const unanswered: number[] = [];
   while (placed.length < MOST_DEPTHS) {
-    const wanted = askedWith(placed).find((x) => !unanswered.includes(x));
+    // Where a seal rests first: a depth that only stands near would answer for it.
+    const wanted = [...askedWith(placed)].sort((a, b) => offRest(a) - offRest(b)).find((x) => !unanswered.includes(x));
     if (wanted === undefined) break;
     const stillAsked = (x: number): boolean => askedWith([...placed, x]).some((again) => Math.abs(again - wanted) < STEP_MM);
     const answer = standsNear(bore, wanted).find((x) => !placed.includes(x) && !stillAsked(x));
@@ -78,13 +81,27 @@ const covered = (bore: Bore, gauged: readonly Pick<Station, 'xMm' | 'method'>[],
   return placed;
 };
 
-/** Where a gauge can stand for a depth, the likeliest first: to the step on either side, clear of what is cut into the bore; at last the depth itself. */
+/** Where a gauge can stand for a depth, the likeliest first: to the step on either side, clear of what is cut into the bore; then the depth itself, at last beside a port. */
 const standsNear = (bore: Bore, wanted: number): readonly number[] => [
   ...[wanted - STEP_MM / 2, wanted + STEP_MM / 2]
     .flatMap((x) => [clearFrom(bore, x, -1), clearFrom(bore, x, 1)])
     .sort((x, y) => Math.abs(x - wanted) - Math.abs(y - wanted)),
   ...(isClear(bore, wanted) ? [wanted] : []),
+  // Beside a port on the clock: two readings and more can be taken there yet.
+  ...(isClear({ ...bore, ports: [] }, wanted) ? [halves(wanted), wanted] : []),
 ];
+
+/** Does a gauge turned to this clock stand in a port? @param at depth, mm, and clock, degrees */
+export const standsInPort = (
+  { ports, nominalMm }: Pick<Geometry, 'ports' | 'nominalMm'>,
+  at: { readonly xMm: number; readonly clockDeg: number },
+): boolean =>
+  ports.some((p) => {
+    const reachMm = p.diaMm / 2 + BESIDE_EDGE_MM;
+    const offDeg = (Math.asin(Math.min(1, (2 * reachMm) / nominalMm)) * 180) / Math.PI;
+    // Top and bottom are one diameter.
+    return p.side !== 'end' && Math.abs(at.xMm - p.xMm) < reachMm && angleBetween(foldClock(at.clockDeg), 0) < offDeg;
+  });
 
 const halves = (x: number): number => Math.round(x / STEP_MM) * STEP_MM;
 

@@ -1,7 +1,8 @@
+import type { Geometry } from '@/core/family/geometry';
 import type { Gauging } from '@/core/gauge/gauging';
 import type { Reading } from '@/core/gauge/reading';
 import type { SentReading } from '@/core/gauge/sent-reading';
-import { GRID_CLOCKS } from '@/core/gauge/suggest-grid';
+import { GRID_CLOCKS, standsInPort } from '@/core/gauge/suggest-grid';
 import { parseLength, parseTemperature } from '@/core/quantity/parse';
 import { tempIn } from '@/core/quantity/say';
 import { MM_PER_INCH, type Units } from '@/core/quantity/units';
@@ -135,11 +136,22 @@ export const goneOn = (
   return withDepths({ ...d, ...taken, clocks, bodyTemp: text(before.bodyTempC), gaugeTemp: text(before.gaugeTempC) }, depthsMm, units);
 };
 
-/** The first cell that waits for a reading, of the rows at these depths first. */
-export const firstToFill = (d: Draft, depthsMm: readonly number[], units: Units): string | undefined => {
-  const empty = d.depths.flatMap((_, i) => d.clocks.map((__, j) => `${i}-${j}`)).filter((key) => (d.cells[key] ?? '').trim() === '');
-  const asked = (key: string): boolean => depthsMm.some((x) => near(d.depths[Number(key.split('-')[0])] ?? '', x, units));
-  return empty.find(asked) ?? empty[0];
+/** The first cell that waits for a reading and can have one, of the rows at these depths first. */
+export const firstToFill = (
+  d: Draft,
+  depthsMm: readonly number[],
+  bore: Pick<Geometry, 'ports' | 'nominalMm'>,
+  units: Units,
+): string | undefined => {
+  const empty = d.depths.flatMap((text, row) => {
+    const read = parseLength(text, units.length);
+    return d.clocks.flatMap((clockDeg, column) => {
+      const key = `${row}-${column}`;
+      const taken = (d.cells[key] ?? '').trim() !== '' || (read.ok && standsInPort(bore, { xMm: read.value, clockDeg }));
+      return taken ? [] : [{ key, asked: depthsMm.some((x) => near(text, x, units)) }];
+    });
+  });
+  return (empty.find((c) => c.asked) ?? empty[0])?.key;
 };
 
 const figureIn = (mm: number, units: Units): string => String(Number((units.length === 'mm' ? mm : mm / MM_PER_INCH).toFixed(7)));

@@ -9,7 +9,7 @@ import type { CheckRing, SaveGauging } from '@/core/gauge/gauge-doors';
 import type { Gauging } from '@/core/gauge/gauging';
 import { type Instrument, whyUnfit } from '@/core/gauge/instrument';
 import { SHAPE_WORDS } from '@/core/gauge/shape';
-import { furtherDepths, GRID_CLOCKS } from '@/core/gauge/suggest-grid';
+import { furtherDepths, GRID_CLOCKS, standsInPort } from '@/core/gauge/suggest-grid';
 import { sayDia, sayLength, sayTemperature } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
@@ -105,9 +105,15 @@ export function Gauge({
     if (first !== '') grid.current?.querySelector<HTMLInputElement>(`[data-cell="${first}"]`)?.focus();
   }, [first]);
 
+  /** Where a port takes the gauge's foot: nothing can be read there. */
+  const inPort = (row: number, clockDeg: number): boolean => {
+    const xMm = read.depthsMm[row];
+    return xMm !== undefined && standsInPort(bore, { xMm, clockDeg });
+  };
   const advance = (row: number, column: number): void => {
-    const next = column + 1 < draft.clocks.length ? `${row}-${column + 1}` : `${row + 1}-0`;
-    const cell = grid.current?.querySelector<HTMLInputElement>(`[data-cell="${next}"]`);
+    const cells = draft.depths.flatMap((_, i) => draft.clocks.map((clock, j) => ({ key: `${i}-${j}`, skip: inPort(i, clock) })));
+    const next = cells.slice(row * draft.clocks.length + column + 1).find((c) => !c.skip);
+    const cell = grid.current?.querySelector<HTMLInputElement>(`[data-cell="${next?.key}"]`);
     if (cell) cell.focus();
     else saveButton.current?.focus();
   };
@@ -127,7 +133,7 @@ export function Gauge({
     const suspect = before.readings[found.suspects[0]?.index ?? -1];
     const { readings, keys } = readGrid(next, units);
     const again = keys[readings.findIndex((r) => r.clockDeg === suspect?.clockDeg && Math.abs(r.xMm - suspect.xMm) < 1e-4)];
-    setGoTo(firstToFill(next, wanted, units) ?? again ?? '0-0');
+    setGoTo(firstToFill(next, wanted, bore, units) ?? again ?? '0-0');
   };
   const asked = useRef(goOnAt !== undefined && turn !== 'closed');
   useEffect(() => {
@@ -267,6 +273,7 @@ export function Gauge({
                           className={`field tabular-nums ${suspects.has(key) ? 'outline-2 -outline-offset-2 outline-amber' : ''}`}
                           aria-label={`${depth} ${units.length} at ${clock}°${suspects.has(key) ? ', gauge again' : ''}`}
                           title={suspects.has(key) ? 'Gauge again' : undefined}
+                          placeholder={inPort(row, clock) ? 'port' : undefined}
                           inputMode="decimal"
                           disabled={!open}
                           value={draft.cells[key] ?? ''}
