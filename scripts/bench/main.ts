@@ -7,6 +7,7 @@ import { boreLines } from './bores';
 import { coverLine } from './cover';
 import { findLine } from './find';
 import { historyLine } from './history-size';
+import { honeLines } from './hone';
 import { judgeLine } from './judge';
 import { largeLines } from './large';
 import { pageLines } from './pages';
@@ -24,6 +25,7 @@ const cookie = await sessionCookie();
 const lines = [
   await judgeLine(),
   ...boreLines(),
+  ...honeLines(),
   await simulateLine(),
   await coverLine(),
   await findLine(),
