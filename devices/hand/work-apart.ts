@@ -242,7 +242,16 @@ export class WorkApart {
       const turns = (stage.gaugeAfterStrokes * setup.rpm) / setup.strokesPerMin;
       const cutMm = (turns * stage.umPer100Turns * (0.9 + this.random.next() * 0.3)) / 100_000;
       const afterMm = Math.min(Math.round((beforeMm + cutMm) * 1000) / 1000, targetDiaMm);
-      const pass = { tool: 'stone', ...setup, grit: stage.grit, strokes: stage.gaugeAfterStrokes, beforeMm, afterMm, note: '' } as const;
+      const pass = {
+        tool: 'stone',
+        ...setup,
+        grit: stage.grit,
+        strokes: stage.gaugeAfterStrokes,
+        beforeMm,
+        afterMm,
+        bodyTempC: null,
+        note: '',
+      } as const;
       await must(logPass(this.db, this.next('pass-logged', `${pass.strokes} strokes at ${pass.grit}`, undefined, 4), pass));
     }
   }

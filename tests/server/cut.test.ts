@@ -36,7 +36,9 @@ describe('a cut that was made', () => {
     const { lengthMm } = record.unit.geometry as NonNullable<typeof record.unit.geometry>;
     const stroke = { stoneLengthMm: 25, overrunMm: 25 / 3, strokeMm: lengthMm + 50 / 3 - 25 };
     const cuts = cutsOfPasses(cut?.passes ?? []);
-    const last = [...simulation({ stations: cut?.before ?? [], lengthMm, stroke, cuts }, 50)].at(-1);
+    const stations = cut?.before ?? [];
+    const narrowest = { atMm: stations.map((s) => s.xMm), mm: cut?.passes.at(-1)?.afterMm ?? 0 };
+    const last = [...simulation({ stations, lengthMm, stroke, shortShare: 0, cuts, narrowest }, 50)].at(-1);
     expect(last?.strokes).toBe(cut?.passes.reduce((sum, p) => sum + p.strokes, 0));
     // The demo's gauge has a noise of 1.2 µm, and stones cut where the model says to a few more.
     expect(offBy(cut?.after ?? [], last?.profile as NonNullable<typeof last>['profile'])).toBeLessThan(0.012);
@@ -89,6 +91,7 @@ describe('the customer', () => {
       rpm: 350,
       beforeMm: 22.24,
       afterMm: 22.25,
+      bodyTempC: null,
       note: '',
     } as const;
     const asking = await shop.change(unitId, 'asked');

@@ -28,12 +28,21 @@ const PASS: NewPass = {
   rpm: 350,
   beforeMm: 22.236,
   afterMm: 22.242,
+  bodyTempC: null,
   note: '',
 };
 const log = async (unitId: string, more: Partial<NewPass> = {}) =>
   logPass(shop.db, await shop.change(unitId, 'pass-logged', PEOPLE.tech, { version: null }), { ...PASS, ...more });
 
 describe('a pass over the bore', () => {
+  test('that was measured warm is kept as it is at 20 °C: warm metal reads wide of itself', async () => {
+    const unitId = await toCut();
+    expect((await log(unitId, { afterMm: 22.259, bodyTempC: 52 })).ok).toBe(true);
+    const { passes, unit } = await shop.record(unitId);
+    const perK = unit.material === 'cast-iron' ? 10.8e-6 : 23e-6;
+    expect(passes.at(-1)).toMatchObject({ bodyTempC: 52, afterMm: expect.closeTo(22.259 * (1 - 32 * perK), 9) as number });
+  });
+
   test('is kept with who, when and what it cut; sent twice it is there once', async () => {
     const unitId = await toCut();
     const change = await shop.change(unitId, 'pass-logged', PEOPLE.tech, { version: null });

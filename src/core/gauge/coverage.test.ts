@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { type BoreSeal, laneOf } from '../family/lane';
 import { STANDARD_RULES } from '../rules/rule-set';
-import { openLanes } from './coverage';
+import { openLanes, ungauged } from './coverage';
 import { formBetween } from './form-between';
 import type { Station } from './station';
 
@@ -55,6 +55,22 @@ describe('where a lane is still to be gauged', () => {
   test('what is asked for one lane counts for the next', () => {
     const twin = { ...SEAL, id: 'secondary', role: 'secondary' as const };
     expect(open([], { seals: [SEAL, twin] }).map(([id]) => id)).toEqual(['primary']);
+  });
+});
+
+describe('what was never looked at', () => {
+  const blank = (depths: readonly number[], lengthMm = 60) =>
+    ungauged({ lanes: [laneOf(SEAL, 1)], stations: at(depths).map(([xMm, method]) => ({ xMm, method })), lengthMm, rules: STANDARD_RULES });
+
+  test('is the lane beyond half of the rule’s stretch from every depth; all of it where nothing was gauged', () => {
+    expect(blank([])).toEqual([{ x0Mm: 17.75, x1Mm: 44.25 }]);
+    expect(blank([20, 28, 36, 42])).toEqual([]);
+    expect(blank([20, 42])).toEqual([{ x0Mm: 24, x1Mm: 38 }]);
+    expect(blank([20, 28, 36])).toEqual([{ x0Mm: 40, x1Mm: 44.25 }]);
+  });
+  test('one clock at a depth is no look; a lane ends where the bore does', () => {
+    const stations = [{ xMm: 30, method: 'single' as const }];
+    expect(ungauged({ lanes: [laneOf(SEAL, 1)], stations, lengthMm: 36, rules: STANDARD_RULES })).toEqual([{ x0Mm: 17.75, x1Mm: 36 }]);
   });
 });
 

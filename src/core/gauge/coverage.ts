@@ -59,6 +59,27 @@ export const openLanes = ({ lanes, seals, stations, lengthMm, rules }: Asked): r
   });
 };
 
+/** From one depth to another, mm. */
+export type Stretch = { readonly x0Mm: number; readonly x1Mm: number };
+
+/** Where seals move and no depth gauged across two clocks lies within half of the longest stretch that the rule leaves: what was never looked at. */
+export const ungauged = ({ lanes, stations, lengthMm, rules }: Omit<Asked, 'seals'>): readonly Stretch[] => {
+  const nearMm = Math.max(LEAST_GAP_MM, rules.laneGapMaxMm) / 2;
+  const crossed = stations.filter((s) => s.method !== 'single').map((s) => s.xMm);
+  return movingLanes(lanes).flatMap((whole) => {
+    const { x0Mm, x1Mm } = cutTo(whole, lengthMm);
+    let left: readonly Stretch[] = [{ x0Mm, x1Mm }];
+    for (const x of crossed)
+      left = left.flatMap((s) =>
+        [
+          { x0Mm: s.x0Mm, x1Mm: Math.min(s.x1Mm, x - nearMm) },
+          { x0Mm: Math.max(s.x0Mm, x + nearMm), x1Mm: s.x1Mm },
+        ].filter((piece) => above(piece.x1Mm, piece.x0Mm)),
+      );
+    return left;
+  });
+};
+
 /** Depths that part each stretch longer than `gapMm` evenly into the fewest pieces that are not. */
 const splits = (edges: readonly number[], gapMm: number): readonly number[] =>
   edges.slice(1).flatMap((to, i) => {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { DiaMm } from '../gauge/gauge-door';
+import { DiaMm, TempC } from '../gauge/gauge-door';
 import type { Sends } from '../schema/sends';
 import { Note, Target } from '../schema/target';
 import { DRIVE_NAMES, TOOL_NAMES } from './drive';
@@ -14,7 +14,9 @@ export const LogPass = z.object({
   strokesPerMin: StrokesPerMin,
   rpm: Rpm,
   beforeMm: DiaMm,
+  /** As read. */
   afterMm: DiaMm,
+  bodyTempC: TempC.nullable(),
   note: Note,
 });
 export type LogPass = Sends<typeof LogPass>;

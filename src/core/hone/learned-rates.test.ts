@@ -87,7 +87,16 @@ test('passes on other bores move the rate of a plan, and neither its start nor i
 });
 
 test('what was cut is said by tool and grit, from where to where', () => {
-  const logged = (p: HonePass, tool: BorePass['tool']): BorePass => ({ ...p, id: '', at: 0, personId: '', tool, drive: 'press', note: '' });
+  const logged = (p: HonePass, tool: BorePass['tool']): BorePass => ({
+    ...p,
+    id: '',
+    at: 0,
+    personId: '',
+    tool,
+    drive: 'press',
+    bodyTempC: null,
+    note: '',
+  });
   const passes = [
     logged(pass(220, 12, 22.24, 22.26), 'stone'),
     logged(pass(220, 8, 22.26, 22.275), 'stone'),

@@ -1,5 +1,6 @@
 import { and, desc, eq, sql } from 'drizzle-orm';
 import type { Material } from '@/core/family/material';
+import { diaAt20 } from '@/core/gauge/reading';
 import type { BorePass } from '@/core/hone/bore-pass';
 import type { HonePass } from '@/core/hone/cutting-rate';
 import { GritDoor } from '@/core/hone/hone-door';
@@ -19,14 +20,15 @@ type ShopPass = HonePass & { readonly unitId: string };
 export type ShopRates = { readonly all: readonly LearnedRate[]; readonly others: readonly LearnedRate[] };
 export type NewPass = Omit<BorePass, 'id' | 'at' | 'personId'>;
 
-/** Logs a pass over the bore, while it is Hone's turn. Its row has the change's id: sent twice it is there once. */
+/** Logs a pass over the bore, while it is Hone's turn; what it measured after is kept as it is at 20 °C. Its row has the change's id: sent twice it is there once. */
 export const logPass = (db: Db, change: Change, pass: NewPass): Promise<Result<Changed, ChangeError>> =>
   changeUnit(db, change, (record, at) => {
     const notNow = whyNotNow('hone', routeOfUnit(record));
     const unmet = notNow.length > 0 ? notNow : whyNotDone('hone', factsOf(record)).map(sayWhyNot);
     if (unmet.length > 0) return refused(...unmet);
     const { id, material } = record.unit;
-    return ok([put('honePasses', { ...pass, id: change.eventId, unitId: id, at, personId: change.person.id, material })]);
+    const afterMm = diaAt20(pass.afterMm, material, pass);
+    return ok([put('honePasses', { ...pass, afterMm, id: change.eventId, unitId: id, at, personId: change.person.id, material })]);
   });
 
 /** Passes of the shop that rates are learned from: the newest this many of a material. */

@@ -160,6 +160,7 @@ export const honePasses = sqliteTable(
     rpm: real().notNull(),
     beforeMm: real().notNull(),
     afterMm: real().notNull(),
+    bodyTempC: real(),
     note: text().notNull(),
   },
   (t) => [index('hone_passes_unit').on(t.unitId), index('hone_passes_material').on(t.material, t.at)],

@@ -7,6 +7,7 @@ import type { FixedPoint } from '@/core/judge/underlay';
 import { sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import { late } from '../shell/late';
+import type { Gauged } from './gauged';
 import { Loupe } from './loupe';
 import { MapDefs, MapGround } from './map-ground';
 import { type MapMark, MapMarks, type Patch } from './map-marks';
@@ -29,7 +30,7 @@ export function BoreMap({
   geometry,
   lanes,
   marks,
-  stationsMm,
+  gauged,
   units,
   chosen,
   onChoose,
@@ -43,7 +44,7 @@ export function BoreMap({
   readonly geometry: Geometry;
   readonly lanes: readonly Lane[];
   readonly marks: readonly MapMark[];
-  readonly stationsMm: readonly number[];
+  readonly gauged: Gauged;
   readonly units: Units;
   readonly chosen: string | undefined;
   readonly onChoose: (id: string) => void;
@@ -140,7 +141,7 @@ export function BoreMap({
             scale={scale}
             geometry={geometry}
             lanes={lanes}
-            stationsMm={stationsMm}
+            gauged={gauged}
             units={units}
             laneOpacity={photo === undefined ? 1 : 0.4}
           />
@@ -159,7 +160,7 @@ export function BoreMap({
             <path d={`M${scale.x(keys.at[0]) - 9} ${scale.y(keys.at[1])}h18m-9 -9v18`} strokeWidth="1.5" />
           </g>
           {mark !== undefined && loupe && drag === undefined && pins === undefined && (
-            <Loupe scale={scale} mark={mark} marks={marks} geometry={geometry} lanes={lanes} stationsMm={stationsMm} units={units} />
+            <Loupe scale={scale} mark={mark} marks={marks} geometry={geometry} lanes={lanes} gauged={gauged} units={units} />
           )}
           {pins?.points.map((p, i) => (
             <g key={i} transform={`translate(${scale.x(p.xMm)} ${scale.y(p.clockDeg)})`} pointerEvents="none">

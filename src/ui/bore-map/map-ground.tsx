@@ -2,6 +2,7 @@ import type { Geometry } from '@/core/family/geometry';
 import type { Lane } from '@/core/family/lane';
 import { sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
+import type { Gauged } from './gauged';
 import type { MapScale } from './map-scale';
 
 /** What lies under the marks: lanes with their parked bands, ports, gauged depths, clock and depth lines. */
@@ -9,14 +10,14 @@ export function MapGround({
   scale: { x, y, left, right, top, bottom, height, view },
   geometry,
   lanes,
-  stationsMm,
+  gauged,
   units,
   laneOpacity = 1,
 }: {
   readonly scale: MapScale;
   readonly geometry: Geometry;
   readonly lanes: readonly Lane[];
-  readonly stationsMm: readonly number[];
+  readonly gauged: Gauged;
   readonly units: Units;
   /** Less where a photo is to be seen through it. */
   readonly laneOpacity?: number;
@@ -49,10 +50,22 @@ export function MapGround({
             </text>
           </g>
         ))}
+        {gauged.not.map((s) => (
+          <rect
+            key={`${s.x0Mm} ${s.x1Mm}`}
+            x={x(s.x0Mm)}
+            y={top}
+            width={x(s.x1Mm) - x(s.x0Mm)}
+            height={bottom - top}
+            fill="url(#fill-ungauged)"
+          >
+            <title>{`not gauged: ${sayLength(s.x0Mm, units)} to ${sayLength(s.x1Mm, units)} ${units.length}`}</title>
+          </rect>
+        ))}
         {hours.map((deg) => (
           <path key={deg} d={`M${left} ${y(deg)}H${right}`} stroke="var(--hair)" />
         ))}
-        {stationsMm.map((mm) => (
+        {gauged.depthsMm.map((mm) => (
           <path key={mm} d={`M${x(mm)} ${top}V${bottom}`} stroke="var(--brass)" strokeDasharray="2 4" />
         ))}
         {geometry.ports
@@ -73,7 +86,7 @@ export function MapGround({
             )),
           )}
       </g>
-      {stationsMm.map(
+      {gauged.depthsMm.map(
         (mm) => mm >= view.x0Mm && mm <= view.x1Mm && <path key={mm} d={`M${x(mm) - 5} ${top - 10}h10l-5 8Z`} fill="var(--brass)" />,
       )}
       {hours.map((deg) => (
@@ -81,6 +94,11 @@ export function MapGround({
           {deg % 360 === 0 ? 'top' : deg === 180 ? 'bottom' : `${deg}°`}
         </text>
       ))}
+      {gauged.not.length > 0 && (
+        <text x={right} y={height - 6} textAnchor="end" fontSize="12" fill="var(--amber)">
+          hatched: not gauged
+        </text>
+      )}
       {ticks.map((mm) => (
         <g key={mm}>
           <path d={`M${x(mm)} ${bottom}v5`} stroke="var(--ink2)" />
@@ -107,6 +125,9 @@ export const MapDefs = ({ scale: { left, right, top, bottom } }: { readonly scal
     <clipPath id="map-plot">
       <rect x={left} y={top} width={right - left} height={bottom - top} />
     </clipPath>
+    <pattern id="fill-ungauged" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
+      <path d="M0 0V7" stroke="var(--amber)" strokeWidth="1.6" />
+    </pattern>
     <pattern id="fill-polish" width="5" height="5" patternUnits="userSpaceOnUse">
       <rect width="5" height="5" fill="var(--sheet)" />
       <circle cx="2.5" cy="2.5" r="1" fill="var(--ink)" />

@@ -7,10 +7,11 @@ import {
   parseForce,
   parseLength,
   parsePressure,
+  parseTemperature,
   type QuantityError,
   sayQuantityError,
 } from '@/core/quantity/parse';
-import { pressureIn, sayDia, sayLength } from '@/core/quantity/say';
+import { pressureIn, sayDia, sayLength, tempIn } from '@/core/quantity/say';
 import { N_PER_LBF, type Units } from '@/core/quantity/units';
 import type { Result } from '@/core/result';
 
@@ -66,6 +67,18 @@ export const ForceField = ({ units, ...rest }: FieldProps & { readonly units: Un
       parse: (text) => parseForce(text, units.force),
       show: (n) => String(Number((units.force === 'N' ? n : n / N_PER_LBF).toFixed(1))),
       unit: units.force,
+    }}
+  />
+);
+
+/** A temperature in °C that takes °C or °F. */
+export const TemperatureField = ({ units, ...rest }: FieldProps & { readonly units: Units }) => (
+  <QuantityField
+    {...rest}
+    quantity={{
+      parse: (text) => parseTemperature(text, units.temperature),
+      show: (c) => String(Number(tempIn(c, units).toFixed(1))),
+      unit: `°${units.temperature}`,
     }}
   />
 );

@@ -29,11 +29,12 @@ export const gridOf = (readings: readonly Reading[], units: Units): Pick<Draft, 
     else row.taken.set(r.clockDeg, r.diaMm);
   }
   const figure = (mm: number): string => figureIn(mm, units);
+  const dia = (mm: number): string => padded(figure(mm), units);
   return {
     clocks,
     depths: rows.map((r) => figure(r.xMm)),
     cells: Object.fromEntries(
-      rows.flatMap((r, i) => clocks.flatMap((c, j) => (r.taken.has(c) ? [[`${i}-${j}`, figure(r.taken.get(c) as number)]] : []))),
+      rows.flatMap((r, i) => clocks.flatMap((c, j) => (r.taken.has(c) ? [[`${i}-${j}`, dia(r.taken.get(c) as number)]] : []))),
     ),
   };
 };
@@ -154,6 +155,11 @@ export const firstToFill = (
   return (empty.find((c) => c.asked) ?? empty[0])?.key;
 };
 
+/** 19.06 as a gauge that reads to 0.001 mm shows it. */
+const padded = (figure: string, { length }: Units): string => {
+  const decimals = length === 'mm' ? 3 : 4;
+  return (figure.split('.')[1]?.length ?? 0) >= decimals ? figure : Number(figure).toFixed(decimals);
+};
 const figureIn = (mm: number, units: Units): string => String(Number((units.length === 'mm' ? mm : mm / MM_PER_INCH).toFixed(7)));
 const near = (text: string, mm: number, units: Units): boolean => {
   const read = parseLength(text, units.length);

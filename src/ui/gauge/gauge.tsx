@@ -36,6 +36,7 @@ export function Gauge({
   depths,
   material,
   bore,
+  taken,
   last,
   goOnAt,
   units,
@@ -55,6 +56,8 @@ export function Gauge({
   readonly depths: readonly number[];
   readonly material: Material;
   readonly bore: Geometry;
+  /** The newest gauging. */
+  readonly taken: Gauging | undefined;
   /** The gauging before, where nothing was cut since: its readings can be gone on from. */
   readonly last: Gauging | undefined;
   /** The verdict sent here for more readings, at these depths among others, mm: the grid starts with those taken. */
@@ -86,7 +89,11 @@ export function Gauge({
   const [instrumentId, setInstrument] = useDraft('gauge-instrument', '');
   const [override, setOverride] = useState('');
   const instrument = instruments.find((i) => i.id === instrumentId) ?? instruments.find((i) => whyUnfit(i, rules, now) === undefined);
-  const draft = useMemo(() => inUnits(kept, units), [kept, units]);
+  // What cannot be typed in shows what was taken.
+  const draft = useMemo(
+    () => (open || taken === undefined ? inUnits(kept, units) : goneOn(inUnits(kept, units), taken, [], units)),
+    [kept, units, open, taken],
+  );
   const { save, saving, acceptTheirs } = useSave(saveAction, target);
   const grid = useRef<HTMLTableElement>(null);
   const saveButton = useRef<HTMLButtonElement>(null);
@@ -127,7 +134,7 @@ export function Gauge({
   const goOnFrom = (before: Gauging, also: readonly number[]): void => {
     const found = gaugeBore({ ...before, material }, rules);
     const wanted = [...new Set([...furtherDepths(bore, found, rules), ...also])].sort((a, b) => a - b);
-    const next = goneOn(draft, before, wanted, units);
+    const next = goneOn(inUnits(kept, units), before, wanted, units);
     setDraft(next);
     setGoingOn(true);
     const suspect = before.readings[found.suspects[0]?.index ?? -1];
@@ -224,7 +231,7 @@ export function Gauge({
           checkRing={checkRing}
         />
       )}
-      {turn !== 'closed' && last !== undefined && read.readings.length === 0 && (
+      {turn !== 'closed' && last !== undefined && (!open || read.readings.length === 0) && (
         <button type="button" className="btn-quiet mb-2" onClick={() => goOnFrom(last, [])}>
           Go on from the last gauging: its {last.readings.length} readings, and cells for what is still open
         </button>

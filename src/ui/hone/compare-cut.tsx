@@ -34,7 +34,16 @@ export function CompareCut({
         {shown ? 'Put the model away' : `The last cut, ${passes.length} ${passes.length === 1 ? 'pass' : 'passes'}, beside the model`}
       </button>
       {shown && (
-        <Simulation bore={bore} cuts={cuts} stoneLengthMm={USUAL_STONE_MM} lines={[]} measured={measured} units={units} rules={rules} />
+        <Simulation
+          bore={bore}
+          cuts={cuts}
+          narrowestMm={passes.at(-1)?.afterMm ?? 0}
+          stoneLengthMm={USUAL_STONE_MM}
+          lines={[]}
+          measured={measured}
+          units={units}
+          rules={rules}
+        />
       )}
     </>
   );

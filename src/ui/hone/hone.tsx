@@ -1,6 +1,7 @@
 'use client';
 
 import { type ReactNode, useMemo, useState } from 'react';
+import type { Lane } from '@/core/family/lane';
 import type { Material } from '@/core/family/material';
 import type { Station } from '@/core/gauge/station';
 import type { BorePass } from '@/core/hone/bore-pass';
@@ -8,8 +9,11 @@ import { DRIVES } from '@/core/hone/drive';
 import type { BoreCut, LogPass } from '@/core/hone/hone-doors';
 import { honePlan } from '@/core/hone/hone-plan';
 import { type LearnedRate, pooledPass } from '@/core/hone/learned-rates';
+import type { Help, PredictionInput } from '@/core/hone/predicted-cut';
+import { sayHelp } from '@/core/hone/say-help';
 import { sayHoned } from '@/core/hone/say-honed';
 import { cutsOfPasses, cutsOfPlan } from '@/core/hone/simulation';
+import { stationsInLanes } from '@/core/judge/lane-stations';
 import { sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
@@ -24,6 +28,7 @@ import { NextStep } from './next-step';
 import { PassForm } from './pass-form';
 import { LearnedRates, PassTable } from './pass-table';
 import { PlanTable } from './plan-table';
+import { Predicted } from './predicted';
 import { type HoneSetup, Setup } from './setup';
 
 const Simulation = late(async () => (await import('./simulation')).Simulation);
@@ -37,6 +42,9 @@ export type BoreToCut = {
   readonly boreLengthMm: number;
   /** As gauged. */
   readonly stations: readonly Station[];
+  readonly lanes: readonly Lane[];
+  /** Of the gauge, expanded, mm. */
+  readonly uncertaintyMm: number;
   readonly blindEnd: boolean;
 };
 
@@ -82,6 +90,17 @@ export function Hone({
   const simulated = useMemo(() => ({ ...bore, lengthMm: bore.boreLengthMm }), [bore]);
   const nowMm = passes.at(-1)?.afterMm ?? bore.startDiaMm;
   const stage = plan.stages[0];
+  const narrowestMm = plan.stages.at(-1)?.toMm ?? nowMm;
+  const [help, setHelp] = useState<Help>();
+  const predicted = useMemo(
+    (): PredictionInput => ({
+      ...simulated,
+      stroke: { stoneLengthMm: setup.stoneLengthMm, overrunMm: plan.overrunMm, strokeMm: plan.strokeLengthMm },
+      cuts,
+      narrowest: { atMm: stationsInLanes(bore.stations, bore.lanes).map((s) => s.xMm), mm: narrowestMm },
+    }),
+    [simulated, setup, plan, cuts, bore, narrowestMm],
+  );
   return (
     <StationFrame
       title={`HONE · ${passes.length} ${passes.length === 1 ? 'pass' : 'passes'}`}
@@ -89,7 +108,27 @@ export function Hone({
       ledger={ledger}
       aside={
         <div className="mb-4 grid gap-4">
-          <NextStep plan={plan} nowMm={nowMm} targetMm={bore.targetDiaMm} limitMm={bore.limitDiaMm} units={units} />
+          <NextStep
+            plan={plan}
+            nowMm={nowMm}
+            targetMm={bore.targetDiaMm}
+            limitMm={bore.limitDiaMm}
+            way={help && sayHelp(help, bore.blindEnd, units)}
+            units={units}
+          />
+          {plan.outcome === 'cut' && bore.stations.length > 0 && (
+            <Predicted
+              input={predicted}
+              limitMm={bore.limitDiaMm}
+              uncertaintyMm={bore.uncertaintyMm}
+              chosen={help?.name}
+              onTry={(h) => {
+                setHelp(h);
+                setTrying(h !== undefined);
+              }}
+              units={units}
+            />
+          )}
           {open && plan.outcome === 'cut' && <Metronome strokesPerMin={setup.strokesPerMin} />}
           <section>
             <h2 className="head mb-1">WHAT THE STONES CUT HERE, µm per 100 turns</h2>
@@ -119,8 +158,11 @@ export function Hone({
       )}
       {trying && (
         <Simulation
+          key={help?.name}
           bore={simulated}
           cuts={cuts}
+          narrowestMm={narrowestMm}
+          way={help?.way}
           stoneLengthMm={setup.stoneLengthMm}
           lines={[
             { mm: bore.limitDiaMm, text: 'limit', look: 'limit' },
@@ -137,6 +179,7 @@ export function Hone({
           grit={stage?.grit ?? passes.at(-1)?.grit ?? 400}
           strokes={stage?.gaugeAfterStrokes ?? 10}
           nowMm={nowMm}
+          material={bore.material}
           units={units}
           logPass={actions.logPass}
         />

@@ -8,12 +8,15 @@ export function NextStep({
   nowMm,
   targetMm,
   limitMm,
+  way,
   units,
 }: {
   readonly plan: HonePlan;
   readonly nowMm: number;
   readonly targetMm: number;
   readonly limitMm: number;
+  /** How the stones are moved, where that is not as planned. */
+  readonly way: string | undefined;
   readonly units: Units;
 }) {
   const stage = plan.stages[0];
@@ -26,6 +29,7 @@ export function NextStep({
             <b className="text-[64px]">{stage.gaugeAfterStrokes}</b> <span className="text-2xl">strokes at {stage.grit}</span>
           </p>
           <p className="mb-2 text-2xl">then gauge</p>
+          {way !== undefined && <p className="mb-2 border-l-4 border-act pl-2">{way}</p>}
         </>
       )}
       {plan.outcome === 'on-size' && <p className="text-3xl font-bold">On size. Wash, dry, gauge.</p>}
@@ -36,11 +40,11 @@ export function NextStep({
       <dl className="mt-1 grid grid-cols-[1fr_auto] gap-y-1">
         <dt>narrowest in the lanes now</dt>
         <dd className="text-right font-bold">{sayDia(nowMm, units)}</dd>
-        <dt>target</dt>
+        <dt>target, for the narrowest</dt>
         <dd className="text-right font-bold">{sayDia(targetMm, units)}</dd>
         <dt>to go</dt>
         <dd className="text-right font-bold">{sayDepth(plan.remainingUm, units)}</dd>
-        <dt>never past</dt>
+        <dt>never past, at the widest</dt>
         <dd className="text-right font-bold text-red">{sayDia(limitMm, units)}</dd>
       </dl>
       {plan.warnings.map((w) => (

@@ -1,11 +1,14 @@
 'use client';
 
 import { useState } from 'react';
+import type { Material } from '@/core/family/material';
+import { diaAt20 } from '@/core/gauge/reading';
 import { GRITS, type Grit } from '@/core/hone/cutting-rate';
 import { TOOL_NAMES, TOOLS, type Tool } from '@/core/hone/drive';
 import type { LogPass } from '@/core/hone/hone-doors';
+import { sayDia, sayTemperature } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
-import { LengthField } from '../field/quantity-field';
+import { LengthField, TemperatureField } from '../field/quantity-field';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
@@ -18,6 +21,7 @@ export function PassForm({
   grit: plannedGrit,
   strokes: plannedStrokes,
   nowMm,
+  material,
   tools = TOOL_NAMES,
   units,
   logPass,
@@ -27,6 +31,7 @@ export function PassForm({
   readonly grit: Grit;
   readonly strokes: number;
   readonly nowMm: number;
+  readonly material: Material;
   readonly tools?: readonly Tool[];
   readonly units: Units;
   readonly logPass: SaveAction<LogPass>;
@@ -36,6 +41,7 @@ export function PassForm({
   const [grit, setGrit] = useState<Grit>();
   const [strokes, setStrokes] = useState<number>();
   const [afterMm, setAfter] = useState<number | null>(null);
+  const [bodyTempC, setBodyTemp] = useState<number | null>(null);
   const submit = async (): Promise<void> => {
     const { drive, rpm, strokesPerMin } = setup;
     const pass = {
@@ -47,6 +53,7 @@ export function PassForm({
       rpm,
       beforeMm: nowMm,
       afterMm,
+      bodyTempC,
       note: '',
     };
     const result = await save(pass);
@@ -54,6 +61,7 @@ export function PassForm({
     setGrit(undefined);
     setStrokes(undefined);
     setAfter(null);
+    setBodyTemp(null);
   };
   return (
     <form
@@ -93,10 +101,23 @@ export function PassForm({
           units={units}
           onSay={setAfter}
         />
+        <TemperatureField
+          label={`Body, °${units.temperature}`}
+          className="w-20"
+          say="typing"
+          value={bodyTempC}
+          units={units}
+          onSay={setBodyTemp}
+        />
         <button type="submit" className="btn" disabled={afterMm === null || saving.kind === 'saving'}>
           Log the pass
         </button>
       </div>
+      <p className="mt-1 text-[13px] text-ink2">
+        {afterMm === null || bodyTempC === null
+          ? 'Cutting warms the body: give its temperature, or let it cool before it is gauged. Without one it counts as read.'
+          : `${sayDia(diaAt20(afterMm, material, { bodyTempC }), units)} ${units.length} at ${sayTemperature(20, units)}.`}
+      </p>
       <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
     </form>
   );

@@ -2,7 +2,7 @@ import type { BorePass } from '@/core/hone/bore-pass';
 import { removedUm, turnsOf } from '@/core/hone/cutting-rate';
 import { DRIVES, TOOLS } from '@/core/hone/drive';
 import type { LearnedRate } from '@/core/hone/learned-rates';
-import { sayDepth, sayDia } from '@/core/quantity/say';
+import { sayDepth, sayDia, sayTemperature } from '@/core/quantity/say';
 import { sayWhen } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
 import { Scroll } from '../unit/scroll';
@@ -27,7 +27,14 @@ export function PassTable({ passes, units, now }: { readonly passes: readonly Bo
                 <td className="cell">{p.strokes}</td>
                 <td className="cell">{turnsOf(p).toFixed(0)}</td>
                 <td className="cell">{sayDia(p.beforeMm, units)}</td>
-                <td className="cell font-bold">{sayDia(p.afterMm, units)}</td>
+                <td className="cell font-bold">
+                  {sayDia(p.afterMm, units)}
+                  {p.bodyTempC !== null && (
+                    <span className="block text-[12px] font-normal text-ink2">
+                      at {sayTemperature(p.bodyTempC, units)}, brought to {sayTemperature(20, units)}
+                    </span>
+                  )}
+                </td>
                 <td className="cell">{sayDepth(removedUm(p), units)}</td>
                 <td className="cell text-ink2">{sayWhen(p.at, now)}</td>
               </tr>

@@ -10,7 +10,7 @@ export function PlanTable({ plan, units }: { readonly plan: HonePlan; readonly u
   return (
     <Scroll label="Stages">
       <table className="w-full border-collapse bg-sheet">
-        <TableHead names={['Grit', `From, ${units.length}`, 'To', 'Cuts, µm per 100 turns', 'Strokes', 'Time', 'Gauge after']} />
+        <TableHead names={['Grit', `Narrowest from, ${units.length}`, 'to', 'Cuts, µm per 100 turns', 'Gauge after', 'In all, about']} />
         <tbody>
           {plan.stages.map((s, i) => (
             <tr key={s.grit} className={i === 0 ? 'bg-tint2' : ''}>
@@ -20,9 +20,10 @@ export function PlanTable({ plan, units }: { readonly plan: HonePlan; readonly u
               <td className="cell">{sayDia(s.fromMm, units)}</td>
               <td className="cell font-bold">{sayDia(s.toMm, units)}</td>
               <td className="cell">{s.umPer100Turns.toFixed(1)}</td>
-              <td className="cell font-bold">{s.strokes}</td>
-              <td className="cell">{saySeconds(s.seconds)}</td>
-              <td className="cell">{s.gaugeAfterStrokes === s.strokes ? s.strokes : `${s.gaugeAfterStrokes}, and ${s.strokes}`}</td>
+              <td className="cell font-bold">{s.gaugeAfterStrokes} strokes</td>
+              <td className="cell text-ink2">
+                {s.strokes} strokes, {saySeconds(s.seconds)}
+              </td>
             </tr>
           ))}
         </tbody>

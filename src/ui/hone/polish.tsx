@@ -1,6 +1,7 @@
 'use client';
 
 import { type ReactNode, useState } from 'react';
+import type { Material } from '@/core/family/material';
 import type { BorePass } from '@/core/hone/bore-pass';
 import { DRIVES } from '@/core/hone/drive';
 import type { LogPass } from '@/core/hone/hone-doors';
@@ -21,6 +22,7 @@ export function Polish({
   target,
   stockUm,
   startDiaMm,
+  material,
   passes,
   units,
   logPass,
@@ -33,6 +35,7 @@ export function Polish({
   /** Most that a polish may take off the diameter. */
   readonly stockUm: number;
   readonly startDiaMm: number | null;
+  readonly material: Material;
   readonly passes: readonly BorePass[];
   readonly units: Units;
   readonly logPass: SaveAction<LogPass>;
@@ -75,6 +78,7 @@ export function Polish({
           grit={600}
           strokes={10}
           nowMm={nowMm}
+          material={material}
           tools={['paper', 'bead']}
           units={units}
           logPass={logPass}

@@ -1,10 +1,13 @@
 'use client';
 
 import { useMemo, useState } from 'react';
+import type { Lane } from '@/core/family/lane';
 import type { Material } from '@/core/family/material';
 import { SHAPE_WORDS } from '@/core/gauge/shape';
 import type { Station } from '@/core/gauge/station';
+import type { CutWay } from '@/core/hone/predicted-cut';
 import { offBy, predictedForm, type SimulatedCut, type SimulationFrame, type SimulationInput } from '@/core/hone/simulation';
+import { stationsInLanes } from '@/core/judge/lane-stations';
 import { sayDia, sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
@@ -20,12 +23,15 @@ export type SimulatedBore = {
   readonly lengthMm: number;
   readonly blindEnd: boolean;
   readonly material: Material;
+  readonly lanes: readonly Lane[];
 };
 
 /** Cutting in a model before cutting metal: the stones' length, run-out and stroke are dragged, and the bore that they leave is drawn. */
 export function Simulation({
   bore,
   cuts,
+  narrowestMm,
+  way,
   stoneLengthMm: usualStone,
   lines,
   measured = [],
@@ -34,6 +40,10 @@ export function Simulation({
 }: {
   readonly bore: SimulatedBore;
   readonly cuts: readonly SimulatedCut[];
+  /** What the cuts leave at the narrowest depth gauged in the lanes, mm. */
+  readonly narrowestMm: number;
+  /** Where it starts from, if not as planned. */
+  readonly way?: CutWay | undefined;
   readonly stoneLengthMm: number;
   readonly lines: Parameters<typeof CutChart>[0]['lines'];
   /** What was gauged after the cut, if it was made. */
@@ -41,16 +51,25 @@ export function Simulation({
   readonly units: Units;
   readonly rules: Rules;
 }) {
-  const [stone, setStone] = useState<number>();
-  const [overrun, setOverrun] = useState<number>();
-  const [shortMm, setShort] = useState(0);
+  const most = (stone: number, out: number): number => bore.lengthMm - stone + (bore.blindEnd ? out - rules.reliefMm : 2 * out);
+  const [stone, setStone] = useState(way?.stroke.stoneLengthMm);
+  const [overrun, setOverrun] = useState(way?.stroke.overrunMm);
+  const [shortMm, setShort] = useState(way === undefined ? 0 : most(way.stroke.stoneLengthMm, way.stroke.overrunMm) - way.stroke.strokeMm);
+  const [shortShare, setShortShare] = useState(way?.shortShare ?? 0);
   const stoneLengthMm = stone ?? usualStone;
   const overrunMm = Math.min(overrun ?? stoneLengthMm / 3, stoneLengthMm);
-  const mostMm = bore.lengthMm - stoneLengthMm + (bore.blindEnd ? overrunMm - rules.reliefMm : 2 * overrunMm);
+  const mostMm = most(stoneLengthMm, overrunMm);
   const strokeMm = Math.max(1, mostMm - shortMm);
   const input = useMemo(
-    () => ({ stations: bore.stations, lengthMm: bore.lengthMm, stroke: { stoneLengthMm, overrunMm, strokeMm }, cuts }),
-    [bore, cuts, stoneLengthMm, overrunMm, strokeMm],
+    (): SimulationInput => ({
+      stations: bore.stations,
+      lengthMm: bore.lengthMm,
+      stroke: { stoneLengthMm, overrunMm, strokeMm },
+      shortShare,
+      cuts,
+      narrowest: { atMm: stationsInLanes(bore.stations, bore.lanes).map((s) => s.xMm), mm: narrowestMm },
+    }),
+    [bore, cuts, narrowestMm, stoneLengthMm, overrunMm, strokeMm, shortShare],
   );
   const frame = useWorker<SimulationInput, SimulationFrame>(openWorker, input);
   const form = useMemo(() => {
@@ -109,6 +128,17 @@ export function Simulation({
           say={say}
           onSay={(mm) => setShort(mostMm - mm)}
         />
+        {bore.blindEnd && (
+          <SliderField
+            label="Short strokes at the bottom"
+            value={shortShare}
+            min={0}
+            max={0.6}
+            step={0.05}
+            say={(share) => `${Math.round(100 * share)} in 100`}
+            onSay={setShortShare}
+          />
+        )}
         <button
           type="button"
           className="btn-quiet self-center"
@@ -116,6 +146,7 @@ export function Simulation({
             setStone(undefined);
             setOverrun(undefined);
             setShort(0);
+            setShortShare(0);
           }}
         >
           As planned

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { type ReactNode, useCallback, useMemo, useState } from 'react';
 import { uuidv7 } from 'uuidv7';
 import type { Geometry } from '@/core/family/geometry';
+import { laneOf } from '@/core/family/lane';
 import { formOf, type JudgeInput, judgeBore } from '@/core/judge/judge';
 import type { LayPhoto, SaveJudgement } from '@/core/judge/judge-doors';
 import type { MarkRecord } from '@/core/judge/mark-record';
@@ -15,6 +16,7 @@ import { SCHOOL_WORDS, SCHOOLS, type School } from '@/core/rules/school';
 import { type Schools, withSchool } from '@/core/rules/schools';
 import type { GaugedSet } from '@/core/unit/gauged-before';
 import type { Photo } from '@/core/unit/photo';
+import { gaugedOf } from '../bore-map/gauged';
 import type { Patch } from '../bore-map/map-marks';
 import { MapWithPhoto } from '../bore-map/map-with-photo';
 import { Profile } from '../drawing/profile';
@@ -95,9 +97,13 @@ export function Judge({
     return { asked, rules: under, answer: judgeBore(withSchool(asked, schools), under, gauge) };
   }, [input, marks, school, schools, wallMm, whatIfLimit, rules, gauge]);
   const { answer } = judged;
+  const lanes = useMemo(() => geometry.seals.map((s) => laneOf(s, rules.laneMarginMm)), [geometry, rules]);
   const judgedMarks = useMemo(() => new Map(answer.marks.map((m) => [m.id, m])), [answer]);
   const mapMarks = useMemo(() => marks.map((m) => ({ ...m, outcome: judgedMarks.get(m.name)?.outcome ?? null })), [marks, judgedMarks]);
-  const stationsMm = useMemo(() => gauge?.stations.map((s) => s.xMm) ?? [], [gauge]);
+  const gauged = useMemo(
+    () => gaugedOf({ stations: gauge?.stations ?? [], lanes, lengthMm: geometry.lengthMm, rules }),
+    [gauge, lanes, geometry, rules],
+  );
   const savedIds = useMemo(() => new Set(savedMarks.map((m) => m.id)), [savedMarks]);
   const change = useCallback(
     (id: string, news: Partial<MarkRecord>): void => setMarks((all) => all.map((m) => (m.id === id ? { ...m, ...news } : m))),
@@ -190,9 +196,9 @@ export function Judge({
         target={target}
         tag={tag}
         geometry={geometry}
-        lanes={answer.lanes}
+        lanes={lanes}
         marks={mapMarks}
-        stationsMm={stationsMm}
+        gauged={gauged}
         units={units}
         chosen={chosen}
         onChoose={setChosen}

@@ -6,6 +6,7 @@ import type { Rules } from '@/core/rules/rule-set';
 import { currentGauging, currentVerdict, judgedMarks } from '@/core/unit/facts-of';
 import { gaugedSets } from '@/core/unit/gauged-before';
 import type { UnitRecord } from '@/core/unit/unit-record';
+import { gaugedOf } from '../bore-map/gauged';
 import { MapDefs, MapGround } from '../bore-map/map-ground';
 import { MapMarks } from '../bore-map/map-marks';
 import { MAP_WIDTH, trueScale } from '../bore-map/map-scale';
@@ -18,12 +19,12 @@ export const boreMapSvg = (record: UnitRecord, geometry: Geometry, rules: Rules)
   const lanes = geometry.seals.map((s) => laneOf(s, rules.laneMarginMm));
   const gauging = currentGauging(record);
   const sets = gauging === undefined ? [] : gaugedSets({ unit: record.unit, gaugings: [gauging] }, rules);
-  const stationsMm = sets.flatMap((s) => s.stations.map((x) => x.xMm));
+  const gauged = gaugedOf({ stations: sets.flatMap((s) => s.stations), lanes, lengthMm: geometry.lengthMm, rules });
   const map = createElement(
     'svg',
     { viewBox: `0 0 ${MAP_WIDTH} ${scale.height}` },
     createElement(MapDefs, { scale }),
-    createElement(MapGround, { scale, geometry, lanes, stationsMm, units: METRIC }),
+    createElement(MapGround, { scale, geometry, lanes, gauged, units: METRIC }),
     createElement(MapMarks, { scale, marks: judgedMarks(record) }),
   );
   return drawingFile(map, 1 / pxPerMm);

@@ -26,6 +26,7 @@ export default stationPage('gauge', async (at) => {
       depths={suggestDepths(unit.geometry, at.rules)}
       material={unit.material}
       bore={unit.geometry}
+      taken={gaugings.findLast((g) => g.readings.length > 0)}
       last={gaugingToGoOn(at.record)}
       goOnAt={goOnDepths(at.asked['go-on'], unit.geometry.lengthMm)}
       units={at.units}

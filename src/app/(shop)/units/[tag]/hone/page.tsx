@@ -1,3 +1,4 @@
+import { laneOf } from '@/core/family/lane';
 import { startDiaOf } from '@/core/hone/start-dia';
 import { currentVerdict } from '@/core/unit/facts-of';
 import { lastCut } from '@/core/unit/last-cut';
@@ -33,6 +34,7 @@ export default stationPage('hone', async (at) => {
         target={target}
         stockUm={rules.polishStockUm}
         startDiaMm={startDiaMm}
+        material={unit.material}
         passes={passes}
         units={units}
         logPass={logPassAction}
@@ -50,7 +52,13 @@ export default stationPage('hone', async (at) => {
         </p>
         {cut !== undefined && unit.geometry !== null && (
           <CompareCut
-            bore={{ stations: cut.before, lengthMm: unit.geometry.lengthMm, blindEnd: family.bore === 'blind', material: unit.material }}
+            bore={{
+              stations: cut.before,
+              lengthMm: unit.geometry.lengthMm,
+              lanes: unit.geometry.seals.map((s) => laneOf(s, rules.laneMarginMm)),
+              blindEnd: family.bore === 'blind',
+              material: unit.material,
+            }}
             passes={cut.passes}
             measured={cut.after}
             units={units}
@@ -69,6 +77,8 @@ export default stationPage('hone', async (at) => {
         material: unit.material,
         boreLengthMm: unit.geometry.lengthMm,
         stations: answer.gauge?.stations ?? [],
+        lanes: answer.lanes,
+        uncertaintyMm: answer.gauge?.expandedUncertaintyMm ?? 0,
         blindEnd: family.bore === 'blind',
       }}
       passes={passes}

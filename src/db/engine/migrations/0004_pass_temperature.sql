@@ -1,0 +1,1 @@
+ALTER TABLE `hone_passes` ADD `body_temp_c` real;
