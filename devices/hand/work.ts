@@ -69,7 +69,9 @@ export class Work extends WorkApart {
     const { family } = await this.record();
     if (!family.hasGap) return;
     const off = Math.round(this.random.normal(0.08) * 100) / 100;
-    const sheet = { standOff: 5.2, socket: 18.4, edge: 20, reading: 7.55 + Math.max(-0.2, Math.min(0.2, off)), pitch: 1, ratio: 4.2 };
+    const reading = 7.55 + Math.max(-0.2, Math.min(0.2, off));
+    const again = { standOff2: 5.2, socket2: 18.42, edge2: 20, reading2: reading + 0.02 };
+    const sheet = { standOff: 5.2, socket: 18.4, edge: 20, reading, ...again, step: 0.05, pitch: 1, ratio: 4.2 };
     await must(saveGap(this.db, this.next('gap-saved', '', undefined, 10), { way: 'depths', sheet }));
     await must(signOff(this.db, this.next('signed-off', 'set', undefined, 1), { station: 'set', note: '', override: null }));
   }

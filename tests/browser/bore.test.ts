@@ -108,7 +108,7 @@ test('a judgement says what would change it; a lead decides otherwise, and Hone 
   await shows(page, /Decided by a lead: hone to 22\.265 mm\. Reason: cleaned up while it is here\. Computed was: \w+\./);
   await page.goto(page.url().replace(/\/judge.*/, ''));
   await isAt(page, 'hone');
-  await shows(page, /target 22\.265/);
+  await shows(page, /target, for the narrowest 22\.265/);
 });
 
 test('cutting: the beat can be muted for good, the stones stop short on the drawing, the plan follows the speed', async () => {
@@ -182,7 +182,7 @@ test('a school is part of the rules: whom it would change is shown, and a judgem
   await shows(page, /Otherwise than judged .* Hone → Sleeve target 22\.\d{3} → none .*m1: hone → sleeve/);
   await page.goto(`${tandem}/hone`);
   // What was saved stays what is worked to.
-  await shows(page, /target 22\.\d{3}/);
+  await shows(page, /target, for the narrowest 22\.\d{3}/);
   await page.goto(`${app.origin}/rules`);
   await ready(page);
   await (await hand.field('cast iron')).select('');

@@ -93,7 +93,18 @@ test('the gap is saved with its verdict: no gap holds Set, a right one signs it 
   await read('11.9');
   await shows(page, 'Not yet: There is no pushrod gap: the brakes would apply themselves.');
   await read('12.6');
-  await shows(page, 'Pushrod gap 0.70 ± 0.08 mm (from four depths; 0.40 to 1.10 allowed): right.');
+  await shows(page, 'Not yet: The pushrod gap is not certain: it was read once only');
+  for (const [label, text] of [
+    ['Rim, again, mm', '4.8'],
+    ['Socket, again, mm', '13.2'],
+    ['Straight edge, again, mm', '20'],
+    ['To the tip, again, mm', '12.6'],
+  ] as const)
+    await hand.fill(label, text);
+  await shows(page, 'Two readings of the socket differ by 0.30 mm, more than the 0.07 that a hand makes: read both again.');
+  await hand.fill('Socket, again, mm', '12.9');
+  await hand.press('Save to the unit');
+  await shows(page, 'Pushrod gap 0.70 ± 0.10 mm (from four depths, read twice; 0.40 to 1.10 allowed): right.');
   await hand.press('Gap set');
   await isDone(page, 'set');
 });

@@ -25,13 +25,21 @@ test('four depths give the gap, its verdict and what to turn; the sheet stands i
   await hand.fill('Pitch of the rod’s end, mm', '1.25');
   await shows(page, '0.60 turns (3.6 flats) of its end, anticlockwise as seen from the tip');
   await hand.fill('Outer side of it to the tip, mm', '12.6');
+  await shows(page, 'Measure again 0.70 ± 0.10 mm lies wholly in the window');
+  await shows(page, 'Read a second time before it counts: the rim, the socket, the straight edge, the reading to the tip.');
+  await hand.fill('Rim, again, mm', '4.8');
+  await hand.fill('Socket, again, mm', '12.9');
+  await hand.fill('Straight edge, again, mm', '20');
+  await hand.fill('To the tip, again, mm', '12.6');
   await page.waitForFunction(() => document.querySelector('[data-testid="gap"]')?.textContent === 'Right');
-  expect(page.url()).toMatch(/\/sums\/gap\?standOff=4\.8&socket=12\.9&edge=20&reading=12\.6&pitch=1\.25$/);
+  expect(page.url()).toMatch(
+    /\/sums\/gap\?standOff=4\.8&socket=12\.9&edge=20&reading=12\.6&pitch=1\.25&standOff2=4\.8&socket2=12\.9&edge2=20&reading2=12\.6$/,
+  );
   await page.reload();
   await ready(page);
   expect(await verdict()).toBe('Right');
   await hand.fill('Straight edge is thick, mm', '0.7874in');
-  await shows(page, /0\.70 ± 0\.08 mm lies wholly in the window/);
+  await shows(page, /0\.70 ± 0\.10 mm lies wholly in the window/);
 });
 
 test('readings that cannot be are explained, and nothing is worked out from them', async () => {

@@ -260,7 +260,8 @@ test('a torque is entered once: for its place of its machine, and for its fitmen
 });
 
 describe('the gap', () => {
-  const right = { standOff: 4.8, socket: 12.9, edge: 20, reading: 12.6 };
+  const once = { standOff: 4.8, socket: 12.9, edge: 20, reading: 12.6 };
+  const right = { ...once, standOff2: 4.8, socket2: 12.91, edge2: 20, reading2: 12.6 };
   const save = async (unitId: string, sheet: object, way: 'depths' | 'rod-play' = 'depths') =>
     saveGap(shop.db, await shop.change(unitId, 'gap-saved'), { way, sheet });
   test('is on record with its verdict; only a right one signs Set off', async () => {
@@ -268,12 +269,14 @@ describe('the gap', () => {
     await shop.worker(unitId).closeUp();
     expect(reasons(await sign(unitId, 'set'))).toEqual(['The pushrod gap has not been measured as it is closed up now.']);
     expect(reasons(await save(unitId, { standOff: 1 }))).toEqual(['The gap needs all four depths.']);
-    expect(reasons(await save(unitId, { ...right, reading: 0 }))[0]).toMatch(/stand out past the straight edge/);
-    expect(reasons(await save(unitId, { ...right, target: 9 }))[0]).toMatch(/^The gap aimed at must lie in the window/);
-    await save(unitId, { ...right, reading: 11.9 });
+    expect(reasons(await save(unitId, { ...once, reading: 0 }))[0]).toMatch(/stand out past the straight edge/);
+    expect(reasons(await save(unitId, { ...once, target: 9 }))[0]).toMatch(/^The gap aimed at must lie in the window/);
+    await save(unitId, { ...once, reading: 11.9 });
     expect(reasons(await sign(unitId, 'set'))).toEqual([
       'There is no pushrod gap: the brakes would apply themselves. Shorten the rod and measure again.',
     ]);
+    await save(unitId, once);
+    expect(reasons(await sign(unitId, 'set'))[0]).toMatch(/^The pushrod gap is not certain: it was read once only/);
     await save(unitId, right);
     expect(newestOf((await shop.record(unitId)).bench, 'gap')).toMatchObject({ way: 'depths', verdict: 'ok', sheet: right });
     expect((await sign(unitId, 'set')).ok).toBe(true);
@@ -284,7 +287,7 @@ describe('the gap', () => {
     const unitId = await shop.at('close-up', tandem);
     await shop.worker(unitId).closeUp();
     expect(reasons(await save(unitId, {}, 'rod-play'))).toEqual(['Read the rod’s play first.']);
-    await save(unitId, { play: 0.8 }, 'rod-play');
+    await save(unitId, { play: 0.8, play2: 0.81 }, 'rod-play');
     expect((await sign(unitId, 'set')).ok).toBe(true);
   });
 });
@@ -350,6 +353,6 @@ test('the certificate tells fluid, rubber, screws and gap, and warns whoever fit
   const work1 = statement.work.join('\n');
   expect(work1).toMatch(/Closed up for DOT 4, rubber EPDM, wetted with fresh fluid of this system\./);
   expect(work1).toMatch(/Tightened: stop screw: tightened by feel: no figure in the manual\./);
-  expect(work1).toMatch(/Pushrod gap 0\.\d\d ± 0\.08 mm \(from four depths; .*\): right\./);
+  expect(work1).toMatch(/Pushrod gap 0\.\d\d ± 0\.10 mm \(from four depths, read twice; .*\): right\./);
   expect(statement.cautions[0]).toMatch(/^It held DOT 5, which does not mix with DOT 4: whoever fits it flushes/);
 });

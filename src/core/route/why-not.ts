@@ -179,7 +179,8 @@ const GAP_STANDS: { readonly [V in Exclude<GapVerdict, 'ok'>]: string } = {
   binding: 'There is no pushrod gap: the brakes would apply themselves. Shorten the rod and measure again.',
   'too-tight': 'The pushrod gap is too tight: shorten the rod and measure again.',
   'too-loose': 'The pushrod gap is too loose: lengthen the rod and measure again.',
-  'measure-again': 'The pushrod gap lies too near the end of its window for how it was read: measure again, or finer.',
+  'measure-again':
+    'The pushrod gap is not certain: it was read once only, its readings differ, or it lies too near the end of its window. Measure again.',
 };
 
 /** The one place that words a condition. */

@@ -5,7 +5,10 @@ import { STANDARD_RULES } from '../rules/rule-set';
 import { circuitStates, pedalCurve, type SplitInput } from './circuits';
 import { clutchRelease } from './clutch';
 import { gapRecordOf, sayGapRecord } from './gap-record';
+import { DEPTH_PAIRS } from './gap-sheet';
 import { hydraulics } from './hydraulics';
+import { saySecond } from './say-gap';
+import { secondReadings } from './second-readings';
 import { gapWarm, type SetupInput, setup } from './setup';
 
 const tandem: SplitInput = {
@@ -125,13 +128,31 @@ property.prop([depths, fc.double({ min: 1, max: 40, noNaN: true }), fc.double({ 
 );
 
 describe('a gap for the record', () => {
-  const sheet = { standOff: 4.8, socket: 12.9, edge: 20, reading: 12.6 };
+  const once = { standOff: 4.8, socket: 12.9, edge: 20, reading: 12.6 };
+  const sheet = { ...once, standOff2: 4.82, socket2: 12.9, edge2: 20, reading2: 12.62 };
   test('from four depths, as the worksheet gives it', () => {
     const record = gapRecordOf('depths', sheet, STANDARD_RULES);
     expect(record).toMatchObject({ verdict: 'ok', windowMinMm: 0.4, windowMaxMm: 1.1 });
     expect(record?.gapMm).toBeCloseTo(0.7, 9);
-    expect(sayGapRecord(record as never, METRIC)).toBe('Pushrod gap 0.70 ± 0.08 mm (from four depths; 0.40 to 1.10 allowed): right');
+    expect(sayGapRecord(record as never, METRIC)).toBe(
+      'Pushrod gap 0.70 ± 0.10 mm (from four depths, read twice; 0.40 to 1.10 allowed): right',
+    );
     expect(gapRecordOf('depths', { standOff: 4.8 }, STANDARD_RULES)).toBeUndefined();
+  });
+  test('read once, or twice with a slip in one of them, is not right yet', () => {
+    const said = (more: object) => gapRecordOf('depths', { ...once, ...more }, STANDARD_RULES)?.verdict;
+    expect(said({})).toBe('measure-again');
+    expect(said({ standOff2: 4.8, socket2: 12.9, edge2: 20 })).toBe('measure-again');
+    // 2√2·√(0.02² + 0.05²/12) is 0.0698: a pair may be 0.06 apart, not 0.08.
+    expect(said({ ...sheet, socket2: 12.96 })).toBe('ok');
+    expect(said({ ...sheet, socket2: 12.98 })).toBe('measure-again');
+    expect(said({ ...sheet, socket2: 12.98, step: 0.1 })).toBe('ok');
+    // What has to be turned is measured anew: it is not asked for twice.
+    expect(said({ reading: 13.4 })).toBe('too-loose');
+    expect(saySecond(secondReadings({ ...sheet, socket2: 13.21, edge2: undefined }, DEPTH_PAIRS), METRIC)).toEqual([
+      'Read a second time before it counts: the straight edge. A slip in a single reading would not show.',
+      'Two readings of the socket differ by 0.31 mm, more than the 0.07 that a hand makes: read both again.',
+    ]);
   });
   test.each([
     [0, 'binding'],
@@ -139,5 +160,7 @@ describe('a gap for the record', () => {
     [0.42, 'measure-again'],
     [0.7, 'ok'],
     [1.2, 'too-loose'],
-  ])('read at the rod: %s mm is %s', (play, verdict) => expect(gapRecordOf('rod-play', { play }, STANDARD_RULES)?.verdict).toBe(verdict));
+  ])('read at the rod: %s mm is %s', (play, verdict) =>
+    expect(gapRecordOf('rod-play', { play, play2: play }, STANDARD_RULES)?.verdict).toBe(verdict),
+  );
 });

@@ -24,20 +24,48 @@ export const GAP_FIELDS = [
   'pitch2',
   'target',
   'play',
+  'step',
+  'standOff2',
+  'socket2',
+  'edge2',
+  'reading2',
+  'play2',
 ] as const;
 export type GapField = (typeof GAP_FIELDS)[number];
 export type GapSheet = { readonly [F in GapField]?: number | undefined } & { readonly oneLeftHanded?: boolean | undefined };
 
-/** Standard uncertainty of a depth read once with a depth gauge, mm. */
-const USUAL_U_MM = 0.02;
+/** Depths that are read twice, each with its second reading. */
+export const DEPTH_PAIRS = [
+  ['standOff', 'standOff2', 'uMaster'],
+  ['socket', 'socket2', 'uMaster'],
+  ['edge', 'edge2', 'uBooster'],
+  ['reading', 'reading2', 'uBooster'],
+] as const satisfies readonly (readonly [GapField, GapField, GapField])[];
+export const PLAY_PAIR = [['play', 'play2', 'uMaster']] as const satisfies readonly (readonly [GapField, GapField, GapField])[];
 
-/** The question that a sheet asks; undefined until the four depths are there. Expansion is in millionths a kelvin on the sheet. */
+/** Standard uncertainty of a depth read once with a depth gauge, mm, where nobody said. */
+export const USUAL_U_MM = 0.02;
+/** What a depth gauge reads to where nobody said, mm. */
+export const USUAL_STEP_MM = 0.05;
+/** What depth gauges read to, mm. */
+export const STEPS_MM = [0.01, 0.05, 0.1] as const;
+
+export type ReadTwice = readonly (readonly [GapField, GapField, GapField])[];
+
+/** A depth as it counts: the middle of its two readings, or the one there is. */
+export const middleOf = (s: GapSheet, first: GapField, second: GapField): number | undefined => {
+  const [a, b] = [s[first], s[second]];
+  return a === undefined || b === undefined ? a : (a + b) / 2;
+};
+
+/** The question that a sheet asks; undefined until the four depths are there. A depth read twice counts as the middle of both. Expansion is in millionths a kelvin on the sheet. */
 export const gapQuestion = (s: GapSheet): SetupInput | undefined => {
-  const { standOff, socket, edge, reading } = s;
+  const [standOff, socket, edge, reading] = DEPTH_PAIRS.map(([first, second]) => middleOf(s, first, second));
   if (standOff === undefined || socket === undefined || edge === undefined || reading === undefined) return undefined;
+  const stepMm = s.step ?? USUAL_STEP_MM;
   return {
-    master: { rimStandOffMm: standOff, socketDepthMm: socket, uMm: s.uMaster ?? USUAL_U_MM },
-    booster: { straightEdgeMm: edge, readingMm: reading, uMm: s.uBooster ?? USUAL_U_MM },
+    master: { rimStandOffMm: standOff, socketDepthMm: socket, uMm: s.uMaster ?? USUAL_U_MM, stepMm },
+    booster: { straightEdgeMm: edge, readingMm: reading, uMm: s.uBooster ?? USUAL_U_MM, stepMm },
     spacerMm: s.spacer ?? 0,
     targetMm: s.target,
     rodPitchMm: s.pitch,

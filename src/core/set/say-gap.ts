@@ -1,5 +1,7 @@
 import type { Units } from '../quantity/units';
 import { MM_PER_INCH } from '../quantity/units';
+import type { GapField } from './gap-sheet';
+import { checkedVerdict, type SecondReadings } from './second-readings';
 import type { GapVerdict, Setup, SetupInput } from './setup';
 
 export const GAP_WORDS: { readonly [V in GapVerdict]: string } = {
@@ -32,6 +34,27 @@ export const sayVerdict = (s: Setup, units: Units): string => {
   }
 };
 
+const DEPTH_NAMES: { readonly [F in GapField]?: string } = {
+  standOff2: 'the rim',
+  socket2: 'the socket',
+  edge2: 'the straight edge',
+  reading2: 'the reading to the tip',
+  play2: 'the rod’s play',
+};
+
+/** What the second readings still want, a sentence each; empty when every pair agrees. */
+export const saySecond = ({ missing, apart }: SecondReadings, units: Units): readonly string[] => [
+  ...(missing.length === 0
+    ? []
+    : [
+        `Read a second time before it counts: ${missing.map((f) => DEPTH_NAMES[f]).join(', ')}. A slip in a single reading would not show.`,
+      ]),
+  ...apart.map(
+    (a) =>
+      `Two readings of ${DEPTH_NAMES[a.field]} differ by ${sayFine(a.byMm, units)} ${units.length}, more than the ${sayFine(a.mostMm, units)} that a hand makes: read both again.`,
+  ),
+];
+
 /** What to turn: how far, in turns and flats of a hexagon, and which way as seen from the rod's tip. Undefined when nothing is to be changed. */
 export const sayTurns = (s: Setup, units: Units): string | undefined => {
   if (Math.abs(s.rodChangeMm) < 0.005) return undefined;
@@ -43,14 +66,15 @@ export const sayTurns = (s: Setup, units: Units): string | undefined => {
 };
 
 /** The whole sheet as text, to be copied: sums in full, verdict, what to do. */
-export const gapAsText = (input: SetupInput, s: Setup, units: Units): string => {
+export const gapAsText = (input: SetupInput, s: Setup, second: SecondReadings, units: Units): string => {
   const f = (mm: number): string => sayFine(mm, units);
   const { master, booster, spacerMm } = input;
   return [
     `Pushrod gap, ${units.length}`,
     `(socket ${f(master.socketDepthMm)} − rim ${f(master.rimStandOffMm)}) + spacer ${f(spacerMm ?? 0)} + (reading ${f(booster.readingMm)} − edge ${f(booster.straightEdgeMm)}) = ${f(s.gapMm)}`,
     `uncertainty ± ${f(s.expandedUncertaintyMm)}; window ${f(s.rulesUsed.windowMinMm)} to ${f(s.rulesUsed.windowMaxMm)}, aim ${f(s.rulesUsed.gapTargetMm)}`,
-    `${GAP_WORDS[s.verdict]}: ${sayVerdict(s, units)}`,
+    `${GAP_WORDS[checkedVerdict(s.verdict, second)]}: ${sayVerdict(s, units)}`,
+    ...saySecond(second, units),
     ...[sayTurns(s, units)].flatMap((t) => (t === undefined ? [] : [t])),
     ...(s.lostPedalMm === null ? [] : [`lost at the pedal ${f(s.lostPedalMm)}`]),
     ...(s.freePlayMm === null ? [] : [`free play at the pedal ${f(s.freePlayMm)}`]),

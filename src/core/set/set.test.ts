@@ -158,11 +158,11 @@ describe('the worksheet', () => {
     const question = gapQuestion({ ...sheet, reading: 13.9 + 6.5, pitch: 1, ratio: 4 }) as SetupInput;
     const answer = setup(question, { ...STANDARD_RULES, gapTargetMm: 0.7 });
     expect(answer.gapMm).toBeCloseTo(8.5, 9);
-    expect(gapAsText(question, answer, METRIC)).toBe(
+    expect(gapAsText(question, answer, { missing: [], apart: [] }, METRIC)).toBe(
       [
         'Pushrod gap, mm',
         '(socket 12.90 − rim 4.80) + spacer 0.00 + (reading 20.40 − edge 20.00) = 8.50',
-        'uncertainty ± 0.08; window 0.40 to 1.10, aim 0.70',
+        'uncertainty ± 0.10; window 0.40 to 1.10, aim 0.70',
         'Too loose: 8.50 mm is more than the 0.40 to 1.10 mm allowed: the pedal is lost to it.',
         'Lengthen the rod by 7.80 mm: 7.80 turns (46.8 flats) of its end, anticlockwise as seen from the tip, for a right-hand thread.',
         'lost at the pedal 34.00',

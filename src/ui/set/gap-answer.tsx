@@ -1,12 +1,24 @@
 import type { Units } from '@/core/quantity/units';
-import type { GapSheet } from '@/core/set/gap-sheet';
-import { GAP_WORDS, sayFine, sayTurns, sayVerdict } from '@/core/set/say-gap';
+import { type GapSheet, middleOf } from '@/core/set/gap-sheet';
+import { GAP_WORDS, sayFine, saySecond, sayTurns, sayVerdict } from '@/core/set/say-gap';
+import { checkedVerdict, type SecondReadings } from '@/core/set/second-readings';
 import type { Setup } from '@/core/set/setup';
 
 /** The sums in full, the verdict, and what to do. */
-export function GapAnswer({ answer, sheet, units }: { readonly answer: Setup; readonly sheet: GapSheet; readonly units: Units }) {
+export function GapAnswer({
+  answer,
+  sheet,
+  second,
+  units,
+}: {
+  readonly answer: Setup;
+  readonly sheet: GapSheet;
+  readonly second: SecondReadings;
+  readonly units: Units;
+}) {
+  const verdict = checkedVerdict(answer.verdict, second);
   const f = (mm: number): string => sayFine(mm, units);
-  const bad = answer.verdict !== 'ok';
+  const bad = verdict !== 'ok';
   const row = (label: string, value: string, strong = false) => (
     <tr key={label} className={strong ? 'border-t border-ink font-bold' : ''}>
       <th scope="row" className="py-0.5 pr-6 text-left font-normal">
@@ -30,23 +42,21 @@ export function GapAnswer({ answer, sheet, units }: { readonly answer: Setup; re
     <div className="grid gap-x-8 gap-y-2 md:grid-cols-[20rem_minmax(0,1fr)]">
       <table className="w-full self-start border-collapse">
         <tbody>
-          {row('socket', f(sheet.socket ?? 0))}
-          {row('less the rim', `− ${f(sheet.standOff ?? 0)}`)}
+          {row('socket', f(middleOf(sheet, 'socket', 'socket2') ?? 0))}
+          {row('less the rim', `− ${f(middleOf(sheet, 'standOff', 'standOff2') ?? 0)}`)}
           {(sheet.spacer ?? 0) > 0 && row('spacer', `+ ${f(sheet.spacer ?? 0)}`)}
-          {row('reading', `+ ${f(sheet.reading ?? 0)}`)}
-          {row('less the straight edge', `− ${f(sheet.edge ?? 0)}`)}
+          {row('reading', `+ ${f(middleOf(sheet, 'reading', 'reading2') ?? 0)}`)}
+          {row('less the straight edge', `− ${f(middleOf(sheet, 'edge', 'edge2') ?? 0)}`)}
           {row(`gap, ${units.length}`, `${f(answer.gapMm)} ± ${f(answer.expandedUncertaintyMm)}`, true)}
         </tbody>
       </table>
       <div>
-        <p
-          className={`text-2xl font-bold ${bad ? (answer.verdict === 'measure-again' ? 'text-amber' : 'text-red') : ''}`}
-          data-testid="gap"
-        >
-          {GAP_WORDS[answer.verdict]}
+        <p className={`text-2xl font-bold ${bad ? (verdict === 'measure-again' ? 'text-amber' : 'text-red') : ''}`} data-testid="gap">
+          {GAP_WORDS[verdict]}
         </p>
         <p>{sayVerdict(answer, units)}</p>
-        {turns !== undefined && bad && <p className="mt-1 font-bold">{turns}</p>}
+        {(answer.verdict === 'ok' || second.apart.length > 0) && saySecond(second, units).map((t) => <p key={t}>{t}</p>)}
+        {turns !== undefined && bad && answer.verdict !== 'ok' && <p className="mt-1 font-bold">{turns}</p>}
         {more.map((t) => t !== undefined && <p key={t}>{t}</p>)}
       </div>
     </div>

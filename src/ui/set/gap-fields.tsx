@@ -1,7 +1,9 @@
 'use client';
 
-import type { Units } from '@/core/quantity/units';
-import type { GapField, GapSheet } from '@/core/set/gap-sheet';
+import { MM_PER_INCH, type Units } from '@/core/quantity/units';
+import type { GapWay } from '@/core/set/gap-record';
+import { type GapField, type GapSheet, STEPS_MM, USUAL_STEP_MM, USUAL_U_MM } from '@/core/set/gap-sheet';
+import { sayFine } from '@/core/set/say-gap';
 import { NumberField } from '../field/number-field';
 import { LengthField } from '../field/quantity-field';
 
@@ -16,6 +18,13 @@ export const DEPTHS: readonly Asked[] = [
   ['spacer', 'Spacer'],
 ];
 export const PLAY: readonly Asked[] = [['play', 'Rod moves before the piston does']];
+const AGAIN: readonly Asked[] = [
+  ['standOff2', 'Rim, again'],
+  ['socket2', 'Socket, again'],
+  ['edge2', 'Straight edge, again'],
+  ['reading2', 'To the tip, again'],
+];
+const PLAY_AGAIN: readonly Asked[] = [['play2', 'Rod’s play, again']];
 
 const MORE: readonly (readonly [string, readonly Asked[]])[] = [
   [
@@ -49,7 +58,7 @@ const MORE: readonly (readonly [string, readonly Asked[]])[] = [
     ],
   ],
   [
-    'How finely it was read (one sigma)',
+    'How well one depth repeats (one sigma; grey: counted where nobody says)',
     [
       ['uMaster', 'Each depth of the master'],
       ['uBooster', 'Each depth at the booster'],
@@ -77,6 +86,7 @@ export const GapFields = ({ fields, sheet, units, say }: Props & { readonly fiel
         <LengthField
           key={f}
           label={`${label}, ${units.length}`}
+          hint={f === 'uMaster' || f === 'uBooster' ? sayFine(USUAL_U_MM, units) : undefined}
           className="w-40"
           fine
           say="typing"
@@ -88,6 +98,36 @@ export const GapFields = ({ fields, sheet, units, say }: Props & { readonly fiel
     )}
   </div>
 );
+
+/** The second reading of what decides. The gauge is taken off and set again between the two. */
+export const SecondFields = ({ way, ...props }: Props & { readonly way: GapWay }) => (
+  <fieldset className="border-l-4 border-amber pl-3">
+    <legend className="label float-left mb-1 w-full">
+      Each once more: lift the gauge off, set it again, and do not look at the first reading.
+    </legend>
+    <GapFields {...props} fields={way === 'depths' ? AGAIN : PLAY_AGAIN} />
+  </fieldset>
+);
+
+/** What the depth gauge reads to; where nobody says, the usual step counts. */
+export const StepField = ({ sheet, units, say }: Props) => (
+  <label className="label mb-0">
+    Read to, {units.length}
+    <select
+      className="field block w-40 text-ink"
+      value={sheet.step ?? ''}
+      onChange={(e) => say('step', e.target.value === '' ? null : Number(e.target.value))}
+    >
+      <option value="">{sayStep(USUAL_STEP_MM, units)} (not said)</option>
+      {STEPS_MM.map((mm) => (
+        <option key={mm} value={mm}>
+          {sayStep(mm, units)}
+        </option>
+      ))}
+    </select>
+  </label>
+);
+const sayStep = (mm: number, units: Units): string => (units.length === 'mm' ? String(mm) : (mm / MM_PER_INCH).toFixed(4));
 
 /** All that may be asked beside the gap itself, by what it answers. */
 export const MoreGapFields = ({ onHand, ...props }: Props & { readonly onHand: (oneLeftHanded: boolean) => void }) => (

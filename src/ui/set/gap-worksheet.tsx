@@ -2,8 +2,9 @@
 
 import { type ComponentProps, type ReactNode, useState } from 'react';
 import type { Units } from '@/core/quantity/units';
-import { type GapField, type GapSheet, gapQuery, gapQuestion, impossibleReadings } from '@/core/set/gap-sheet';
+import { DEPTH_PAIRS, type GapField, type GapSheet, gapQuery, gapQuestion, impossibleReadings } from '@/core/set/gap-sheet';
 import { gapAsText } from '@/core/set/say-gap';
+import { secondReadings } from '@/core/set/second-readings';
 import { type GapRules, setup, setupProblems } from '@/core/set/setup';
 import { LengthField } from '../field/quantity-field';
 import { late } from '../shell/late';
@@ -11,7 +12,7 @@ import { SumButtons } from '../sums/sum-buttons';
 import { useAddress } from '../sums/use-address';
 import { GapAnswer } from './gap-answer';
 import { GapDrawing } from './gap-drawing';
-import { DEPTHS, GapFields, MoreGapFields } from './gap-fields';
+import { DEPTHS, GapFields, MoreGapFields, SecondFields, StepField } from './gap-fields';
 import type { GapWarmth as Warmth } from './gap-warmth';
 
 const GapWarmth = late<ComponentProps<typeof Warmth>>(async () => (await import('./gap-warmth')).GapWarmth);
@@ -39,11 +40,18 @@ export function GapWorksheet({
   const wrongAim = question === undefined ? [] : setupProblems(question, rules).map((p) => `The gap to set ${p.message}.`);
   const wrong = [...impossible, ...wrongAim];
   const answer = question === undefined ? undefined : setup(question, rules);
+  const second = secondReadings(sheet, DEPTH_PAIRS);
+  // Read twice is what decides: a gap that must be turned is measured anew anyway.
+  const twice = answer?.verdict === 'ok' || second.missing.length < DEPTH_PAIRS.length;
   const say = (f: GapField, value: number | null): void => setSheet((s) => ({ ...s, [f]: value ?? undefined }));
   return (
     <div className="grid gap-4">
       <GapDrawing sheet={sheet} gapMm={impossible.length > 0 ? undefined : answer?.gapMm} units={units} />
-      <GapFields fields={DEPTHS} sheet={sheet} units={units} say={say} />
+      <div className="flex flex-wrap items-end gap-3">
+        <GapFields fields={DEPTHS} sheet={sheet} units={units} say={say} />
+        <StepField sheet={sheet} units={units} say={say} />
+      </div>
+      {twice && impossible.length === 0 && <SecondFields way="depths" sheet={sheet} units={units} say={say} />}
       <div aria-live="polite">
         {wrong.map((t) => (
           <p key={t} className="mb-2 border-l-4 border-red pl-3">
@@ -56,7 +64,7 @@ export function GapWorksheet({
             which.
           </p>
         )}
-        {answer !== undefined && impossible.length === 0 && <GapAnswer answer={answer} sheet={sheet} units={units} />}
+        {answer !== undefined && impossible.length === 0 && <GapAnswer answer={answer} sheet={sheet} second={second} units={units} />}
       </div>
       {answer !== undefined && impossible.length === 0 && (
         <div className="flex flex-wrap items-end gap-3">
@@ -86,7 +94,7 @@ export function GapWorksheet({
         <GapWarmth gapMm={answer.gapMm} thermal={question.thermal} rules={answer.rulesUsed} units={units} />
       )}
       {answer !== undefined && question !== undefined && wrong.length === 0 && (
-        <SumButtons text={gapAsText(question, answer, units)}>{children?.(sheet)}</SumButtons>
+        <SumButtons text={gapAsText(question, answer, second, units)}>{children?.(sheet)}</SumButtons>
       )}
     </div>
   );

@@ -5,14 +5,16 @@ import type { BenchOf } from '@/core/bench/bench-record';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
 import { type GapWay, gapRecordOf, sayGapRecord } from '@/core/set/gap-record';
-import type { GapSheet } from '@/core/set/gap-sheet';
+import { type GapField, type GapSheet, PLAY_PAIR } from '@/core/set/gap-sheet';
+import { saySecond } from '@/core/set/say-gap';
+import { secondReadings } from '@/core/set/second-readings';
 import type { SaveGap } from '@/core/set/set-doors';
 import type { GapRules } from '@/core/set/setup';
 import { Choices } from '../field/choices';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
-import { GapFields, PLAY } from './gap-fields';
+import { GapFields, PLAY, SecondFields, StepField } from './gap-fields';
 import { GapWorksheet } from './gap-worksheet';
 
 /** Set: the pushrod's gap worked out and saved to the unit, as often as it takes to be right. */
@@ -89,18 +91,24 @@ function RodPlay({
 }) {
   const [sheet, setSheet] = useState(start);
   const record = gapRecordOf('rod-play', sheet, rules);
+  const say = (f: GapField, v: number | null): void => setSheet((s) => ({ ...s, [f]: v ?? undefined }));
   return (
     <div className="grid gap-3">
       <p className="max-w-2xl">
         Let the piston come back onto its stop. Set a dial to the rod, or a feeler to its tip, and read how far the rod moves before the
         piston does. At the pedal it shows times the ratio of the pedal.
       </p>
-      <GapFields fields={PLAY} sheet={sheet} units={units} say={(f, v) => setSheet((s) => ({ ...s, [f]: v ?? undefined }))} />
+      <div className="flex flex-wrap items-end gap-3">
+        <GapFields fields={PLAY} sheet={sheet} units={units} say={say} />
+        <StepField sheet={sheet} units={units} say={say} />
+      </div>
+      {record !== undefined && <SecondFields way="rod-play" sheet={sheet} units={units} say={say} />}
       {record !== undefined && (
         <p className={`text-lg font-bold ${record.verdict === 'ok' ? '' : 'text-red'}`} aria-live="polite" data-testid="gap">
           {sayGapRecord(record, units)}
         </p>
       )}
+      {record !== undefined && saySecond(secondReadings(sheet, PLAY_PAIR), units).map((t) => <p key={t}>{t}</p>)}
       {record !== undefined && <div>{keep(sheet)}</div>}
     </div>
   );
