@@ -8,7 +8,11 @@ export type Truth = {
   /** Pressure of 80 bar that settling rubber takes up in the end, and its time constant. */
   readonly settleBar: number;
   readonly settleTauS: number;
+  /** How rubber settles; absent: exponentially. */
+  readonly settles?: keyof typeof SETTLES;
   readonly leakMlPerMinAt80: number;
+  /** It leaks only once it has been held so long. */
+  readonly leaksFromS?: number;
   readonly law?: LeakLaw;
   /** The compensating port is blocked: pressure stays when the piston is let go. */
   readonly portBlocked?: boolean;
@@ -26,6 +30,16 @@ export const inChamber = (truth: Truth, chamber: string | undefined): Truth => (
   ...truth,
   ...(chamber === undefined ? {} : truth.chambers?.[chamber]),
 });
+
+/** Shares of the settling that are done after a time, in its time constants. */
+const SETTLES = {
+  exponential: (x: number) => 1 - Math.exp(-x),
+  // A seal and a hose of their own.
+  twice: (x: number) => 0.6 * (1 - Math.exp(-x)) + 0.4 * (1 - Math.exp(-x / 6)),
+  stretched: (x: number) => 1 - Math.exp(-Math.sqrt(x)),
+  // Never done: each tenfold of time takes as much again.
+  logarithmic: (x: number) => Math.log(1 + x) / Math.log(11),
+} as const;
 
 /** A sound unit, freshly closed up. */
 export const SOUND: Truth = { complianceMlPerBar: 0.05, airMl: 0.08, settleBar: 1.1, settleTauS: 9, leakMlPerMinAt80: 0.008 };
@@ -72,12 +86,13 @@ export const leakAt = (truth: Truth, pBar: number): number => {
 
 /** One step of time: fluid pumped in, fluid lost past the seals, rubber settling and fluid warming while it is held. */
 export const step = (c: Chamber, truth: Truth, dtS: number, pumpMlPerS: number): Chamber => {
-  const leakMl = (leakAt(truth, c.pBar) / 60) * dtS;
+  const leaks = c.heldS >= (truth.leaksFromS ?? 0);
+  const leakMl = leaks ? (leakAt(truth, c.pBar) / 60) * dtS : 0;
   const warmMl = (truth.warmsKPerMin ?? 0) * (truth.volumeMl ?? 0) * GROWTH_PER_K * (dtS / 60);
   const heldS = pumpMlPerS > 0 ? 0 : c.heldS + dtS;
   const shutBar = c.heldS === 0 ? c.pBar : c.shutBar;
   const settled = (s: number): number =>
-    truth.settleBar * (shutBar / 80) * (1 - Math.exp(-s / truth.settleTauS)) * truth.complianceMlPerBar;
+    truth.settleBar * (shutBar / 80) * SETTLES[truth.settles ?? 'exponential'](s / truth.settleTauS) * truth.complianceMlPerBar;
   const mlIn = c.mlIn + pumpMlPerS * dtS;
   const lostMl = c.lostMl + leakMl - warmMl + (heldS > 0 ? settled(heldS) - settled(c.heldS) : 0);
   return { mlIn, lostMl, heldS, shutBar, pBar: pressureOf(Math.max(0, mlIn - lostMl), truth) };

@@ -114,6 +114,12 @@ test('a judgement says what would change it; a lead decides otherwise, and Hone 
 test('cutting: the beat can be muted for good, the stones stop short on the drawing, the plan follows the speed', async () => {
   await hand.at('Hone, sleeve', 'hone', 'Tandem master');
   await shows(page, /stones stop 1 mm short/);
+  await shows(page, /With the narrowest place on size, the widest in the lanes is 22\.\d{3} mm, .* that is past the limit by/);
+  await hand.press('Try it');
+  await shows(page, /then gauge (A shorter stone|Short strokes at the bottom)/);
+  await shows(page, /After \d+ strokes: /);
+  await hand.press('As planned');
+  await shows(page, 'then gauge narrowest in the lanes now');
   const hatch = () => page.$eval('svg[aria-label^="Cross-hatch"]', (e) => e.getAttribute('aria-label') ?? '');
   const before = await hatch();
   await hand.press('by hand');

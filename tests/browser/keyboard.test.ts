@@ -188,7 +188,7 @@ test('judges a pit under the resting rear primary: hone, with the arithmetic, an
   await keys.fill('m1 depth', '12.5');
   await keys.fill('m1 depth uncertainty', '2.5');
   // Nominal 22.225; high 22.240 + 2 × (15 + 5) µm = 22.280; limit: piston 22.180 + 0.130 = 22.310.
-  await shows(page, /Hone to 22\.280 mm, then gauge again limit piston 22\.180 \+ 0\.130 22\.310/);
+  await shows(page, /Hone until the narrowest place of the lanes is 22\.280 mm, then gauge again limit piston 22\.180 \+ 0\.130 22\.310/);
   await keys.push('What if');
   await keys.choose('School', 'sleeve first');
   await shows(page, /Sleeve limit/);

@@ -174,6 +174,10 @@ const airBesideLeak = (
   return { air, hold };
 };
 
+/** What a hold's verdict and interval speak of, and what not. */
+export const HOLD_COVERS =
+  'A leak’s interval holds it 95 times in 100, over the usual ways of settling and leaking, at the pressure and temperature of that hold; other pressures, heat and shaking are not in it.';
+
 /** What widens an interval by less does not show in its figures. */
 const TOLD_ML_PER_MIN = 0.0005;
 
@@ -195,7 +199,7 @@ const sayFailed = (a: Omit<HoldAnalysis, 'sentence'>, leak: string): string => {
   if (a.because === 'emptied') return `half of the pressure is gone, ${leak}.`;
   if (a.because === 'falls')
     return `it lost more than settling and temperature can take, ${sayFlow(a.leakLeastMlPerMin ?? 0)} ml/min at least (limit ${sayFlow(a.limitMlPerMin)}).`;
-  return `it loses ${leak}.`;
+  return `it loses ${leak}.${a.fit?.law === 'late' ? ' It held at first; something gave way later.' : ''}`;
 };
 
 const besides = (a: Omit<HoldAnalysis, 'sentence'>): string =>

@@ -23,6 +23,8 @@ const TAUS = 12;
 const [ROUNDS, CLOSER] = [3, 4];
 /** Onsets of a late leak, as shares of the hold. */
 const ONSETS = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9];
+/** Where a late leak is the likeliest, more of them about it, as far as its neighbours. */
+const CLOSER_ONSETS = [-0.08, -0.06, -0.04, -0.02, 0.02, 0.04, 0.06, 0.08];
 /** No gauge is quieter, bar. */
 const QUIETEST_BAR = 1e-6;
 
@@ -56,22 +58,29 @@ export const averageLeak = (trace: readonly TracePoint[], elastic: Elastic, most
   const perWorth = (values: readonly number[]): readonly number[] => levelled(values.map((v, i) => v / (worth[i] as number)));
   const y = perWorth(points.map((s) => volumeAt(elastic, s.pBar)));
   const yy = dot(y, y);
-  const leaks = leaksOf(spanS).map((leak) => ({ leak, column: columnOf(perWorth(leakClock(points, leak)), y) }));
-  const fitAll = (s: Settles): readonly Fitted[] => {
-    const column = s.tauS === null ? undefined : columnOf(levelled(settledBy(points, s)), y);
-    return leaks.map(({ leak, column: leaking }) => ({
-      pair: fitPair(yy, leaking, column, mostBar),
-      at: s,
-      leak,
-      leaking,
-      settling: column,
-    }));
+  const modelsOf = (onsets: readonly number[]): readonly Model[] => {
+    const leaks = leaksOf(spanS, onsets).map((leak) => ({ leak, column: columnOf(perWorth(leakClock(points, leak)), y) }));
+    const fitAll = (s: Settles): readonly Fitted[] => {
+      const column = s.tauS === null ? undefined : columnOf(levelled(settledBy(points, s)), y);
+      return leaks.map(({ leak, column: leaking }) => ({
+        pair: fitPair(yy, leaking, column, mostBar),
+        at: s,
+        leak,
+        leaking,
+        settling: column,
+      }));
+    };
+    const still = fitAll({ settling: 'none', tauS: null }).map((fit) => ({ fit, share: 1 }));
+    return [...still, ...SETTLES.flatMap((settling) => overTaus(settling, spanS, fitAll))];
   };
-  const still = fitAll({ settling: 'none', tauS: null }).map((fit) => ({ fit, share: 1 }));
-  const models: readonly Model[] = [...still, ...SETTLES.flatMap((settling) => overTaus(settling, spanS, fitAll))];
+  const likeliest = (of: readonly Model[]): Fitted => of.reduce((a, b) => (b.fit.pair.ssr < a.fit.pair.ssr ? b : a)).fit;
+  const coarse = modelsOf(ONSETS);
+  const { leak: first } = likeliest(coarse);
+  const onsets = first.law === 'late' ? closerOnsets(first.onsetS / spanS) : ONSETS;
+  const models = onsets === ONSETS ? coarse : modelsOf(onsets);
   // Every shape is as likely before the readings speak, and so is every one of its times.
-  const expected = ({ fit, share }: Model): number => share / (fit.leak.law === 'late' ? ONSETS.length : 1);
-  const best = models.reduce((a, b) => (b.fit.pair.ssr < a.fit.pair.ssr ? b : a)).fit;
+  const expected = ({ fit, share }: Model): number => share * (fit.leak.law === 'late' ? stretchOf(onsets, fit.leak.onsetS / spanS) : 1);
+  const best = likeliest(models);
   const { flow: bestFlow, amplitude, ssr } = best.pair;
   const left = y.map((v, i) => v + bestFlow * (best.leaking.values[i] as number) + amplitude * (best.settling?.values[i] ?? 0));
   const rho = lagOne(left);
@@ -95,11 +104,20 @@ export const averageLeak = (trace: readonly TracePoint[], elastic: Elastic, most
 const isSlow = (f: Fitted | undefined, spanS: number): boolean =>
   f !== undefined && f.at.tauS !== null && f.pair.amplitude > 0 && f.at.tauS > spanS / 3;
 
-const leaksOf = (spanS: number): readonly Leak[] => [
+const closerOnsets = (about: number): readonly number[] =>
+  [...ONSETS, ...CLOSER_ONSETS.map((off) => about + off)].filter((share) => share > 0.01 && share < 0.99).sort((a, b) => a - b);
+
+/** The share of all onsets that one of them stands for. */
+const stretchOf = (onsets: readonly number[], share: number): number => {
+  const i = onsets.findIndex((o) => Math.abs(o - share) < 1e-9);
+  return ((onsets[i + 1] ?? 1) - (onsets[i - 1] ?? 0)) / 2;
+};
+
+const leaksOf = (spanS: number, onsets: readonly number[]): readonly Leak[] => [
   { law: 'steady', onsetS: 0 },
   { law: 'orifice', onsetS: 0 },
   { law: 'slot', onsetS: 0 },
-  ...ONSETS.map((share) => ({ law: 'late' as const, onsetS: share * spanS })),
+  ...onsets.map((share) => ({ law: 'late' as const, onsetS: share * spanS })),
 ];
 
 const SETTLES = ['exponential', 'double', 'stretched', 'logarithmic'] as const satisfies readonly Settling[];

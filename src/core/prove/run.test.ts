@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { seeded } from '../../../devices/hand/random';
 import { simulate } from '../../../devices/hand/rig-trace';
 import { EMPTY, leakAt, letGo, pressureOf, SOUND, step, type Truth } from '../../../devices/rig/chamber';
+import { UNIT_STATES } from '../../../devices/rig/unit-states';
 import { STANDARD_RULES } from '../rules/rule-set';
 import { airCheck } from './air-check';
 import { FINE, type HoldContext, holdAnalysis } from './hold-analysis';
@@ -157,7 +158,7 @@ describe('leaks of every law, with every noise', () => {
     }
     // 95 % of 40 are 38; fewer than 35 would be a chance of less than one in a hundred.
     expect(covered).toBeGreaterThanOrEqual(35);
-  });
+  }, 30_000);
 
   test('a groove’s leak is told from a steady one when there is little noise', () => {
     const samples = simulate({ ...SOUND, leakMlPerMinAt80: 0.2 }, seeded(4), { noiseBar: 0.002, stays: 0, stepBar: 0.001 });
@@ -221,5 +222,30 @@ describe('what is told beside the leak', () => {
         BY_RIG,
       )?.warming,
     ).toBeNull();
+  });
+});
+
+describe('what the panel can make of a unit', () => {
+  const of = (state: keyof typeof UNIT_STATES, seed: number) => {
+    const truth: Truth = { ...SOUND, ...UNIT_STATES[state].truth };
+    return holdAnalysis(simulate(truth, seeded(seed), { noiseBar: 0.02, stays: 0, stepBar: 0.001 }), BY_RIG);
+  };
+  const outcomes = (state: keyof typeof UNIT_STATES) => [1, 2, 3, 4, 5].map((seed) => of(state, seed)?.outcome);
+
+  test.each(['twice', 'stretched', 'creeping'] as const)('rubber that settles otherwise than once is not called a leak: %s', (state) => {
+    expect(outcomes(state)).not.toContain('fail');
+  });
+  test('what gives way late never passes, and is told as that', () => {
+    expect(outcomes('late')).not.toContain('pass');
+    expect(of('late', 1)?.sentence).toContain('It held at first; something gave way later. It leaks.');
+  });
+  test('what loses its pressure fails, however it falls', () => {
+    expect(outcomes('falls')).toEqual(['fail', 'fail', 'fail', 'fail', 'fail']);
+  });
+  test('warmth that presses does not hide a leak, and cooling is not taken for one', () => {
+    expect(outcomes('cooling')).not.toContain('fail');
+    const leaking: Truth = { ...SOUND, ...UNIT_STATES.warming.truth, leakMlPerMinAt80: 0.15 };
+    const hold = holdAnalysis(simulate(leaking, seeded(9), { noiseBar: 0.02, stays: 0, stepBar: 0.001 }), BY_RIG);
+    expect(hold?.outcome).not.toBe('pass');
   });
 });

@@ -6,6 +6,7 @@ import { FAMILIES } from '../family/families';
 import { type Drawing, geometryAt } from '../family/family';
 import { NO_TOUCH } from '../fluid/contact';
 import { judgeBore } from '../judge/judge';
+import { HOLD_COVERS } from '../prove/hold-analysis';
 import { isRunStep, type RunStep } from '../prove/programme/step';
 import { usualSteps } from '../prove/programme/usual';
 import type { Run } from '../prove/run';
@@ -228,7 +229,7 @@ describe('what a certificate states', () => {
       expect.closeTo(22.28, 9),
       22.31,
     ]);
-    expect(s.bore?.verdict).toEqual(['The bore can be used as it is.']);
+    expect(s.bore?.verdict).toEqual(['The bore can be used as it is.', expect.stringMatching(/^It rests on \d+ readings at \d+ depths?/)]);
     expect(s.fitted).toContain('left cup: new');
     expect(s.fitted).toContain('left piston: the unit’s own, inspected');
     expect(s.kits).toEqual(['K-131 Wheel cylinder, lot L131']);
@@ -257,9 +258,11 @@ describe('what a certificate states', () => {
       'By the shop’s programme for wheel cylinder, double, as delivered; on the rig.',
       'Hold, 5 bar: low-hold held.',
       'Hold, 80 bar: hold held.',
+      HOLD_COVERS,
     ]);
     expect(held.notProved).toEqual([
       'Return of the piston under load, and behaviour when hot.',
+      'Three corners in a bore: a gauge of two points does not see them.',
       'Dry stroke; air hold, 0.5 bar; cycles, then hold, 50 strokes, 80 bar; overnight weep, 14 h.',
     ]);
     const not = state({ ...record(), runs: [] });

@@ -1,6 +1,8 @@
 import { sayComplaint } from '../book-in/complaint';
 import { MATERIAL_WORDS } from '../family/material';
 import { gaugeBore } from '../gauge/gauge';
+import { sayNotSeen, sayRests } from '../judge/say-covers';
+import { HOLD_COVERS } from '../prove/hold-analysis';
 import { sayStep } from '../prove/programme/say-step';
 import { RUN_WAYS } from '../prove/run-way';
 import { sayNominal } from '../quantity/say';
@@ -9,6 +11,7 @@ import type { Rules } from '../rules/rule-set';
 import { STATION_WORDS } from '../station';
 import { METHODS } from '../strip/treatment';
 import { currentGauging, currentVerdict } from '../unit/facts-of';
+import { lookedOf } from '../unit/looked-of';
 import { provingOf } from '../unit/proving';
 import { sayUnit, tagOf, type UnitRecord } from '../unit/unit-record';
 import { fluidCautions, sayClosedUp, sayTried } from './say-bench';
@@ -64,6 +67,7 @@ const cautionsFor = (r: UnitRecord): readonly string[] => [
 export const stateRelease = (r: UnitRecord, c: ReleaseContext): Statement => {
   const { family } = r;
   const verdict = currentVerdict(r);
+  const looked = lookedOf(r, c.rules);
   return {
     number: c.number,
     at: c.at,
@@ -83,7 +87,7 @@ export const stateRelease = (r: UnitRecord, c: ReleaseContext): Statement => {
             before: figures(r, 0, c.rules),
             after: currentGauging(r) === undefined ? null : figures(r, r.gaugings.length - 1, c.rules),
             limitDiaMm: verdict?.answer.limitDiaMm ?? null,
-            verdict: verdict?.answer.reasons ?? [],
+            verdict: verdict === undefined ? [] : [...verdict.answer.reasons, ...(looked === undefined ? [] : sayRests(looked))],
           },
     work: [
       ...sayTreatments(r.treatments),
@@ -98,6 +102,7 @@ export const stateRelease = (r: UnitRecord, c: ReleaseContext): Statement => {
     notProved: [
       ...(family.hasGap ? ['Pushrod gap on the machine.'] : []),
       'Return of the piston under load, and behaviour when hot.',
+      ...(looked === undefined ? [] : sayNotSeen(looked)),
       ...unproved(r),
     ],
     overrides: r.steps.flatMap((s) =>
@@ -116,6 +121,7 @@ const sayProved = (r: UnitRecord): readonly string[] => {
   return [
     `By the shop’s programme for ${r.family.label.toLowerCase()}, ${r.programme.version === 0 ? 'as delivered' : `version ${r.programme.version}`}${ways.length === 0 ? '' : `; ${ways.join('; ')}`}.`,
     ...done.map((s) => `${capital(sayStep(s.step, METRIC))}: ${s.texts.join(' ')}`),
+    ...(done.some((s) => s.step.kind === 'hold' || s.step.kind === 'cycles') ? [HOLD_COVERS] : []),
   ];
 };
 

@@ -4,10 +4,12 @@ import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
 import { uuidv7 } from 'uuidv7';
 import type { Geometry } from '@/core/family/geometry';
 import type { Material } from '@/core/family/material';
+import { cornersIn } from '@/core/gauge/corners';
 import { gaugeBore } from '@/core/gauge/gauge';
 import type { CheckRing, SaveGauging } from '@/core/gauge/gauge-doors';
 import type { Gauging } from '@/core/gauge/gauging';
 import { type Instrument, whyUnfit } from '@/core/gauge/instrument';
+import { readingsAt20 } from '@/core/gauge/reading';
 import { SHAPE_WORDS } from '@/core/gauge/shape';
 import { furtherDepths, GRID_CLOCKS, standsInPort } from '@/core/gauge/suggest-grid';
 import { sayDia, sayLength, sayTemperature } from '@/core/quantity/say';
@@ -105,6 +107,10 @@ export function Gauge({
         : gaugeBore({ readings: read.readings, material, bodyTempC: read.bodyTempC, gaugeTempC: read.gaugeTempC }, rules),
     [read, material, rules],
   );
+  const corners = useMemo(
+    () => cornersIn(readingsAt20(read.readings, material, read), rules.gaugeRepeatabilityMm),
+    [read, material, rules],
+  );
   const suspects = new Set(form?.suspects.map((s) => read.keys[s.index]));
   const [goTo, setGoTo] = useState('0-0');
   const first = open ? goTo : '';
@@ -195,6 +201,12 @@ export function Gauge({
               ringed.
             </p>
           )}
+          {corners.map((c) => (
+            <p key={c.xMm} className="mt-2 text-amber">
+              At {sayLength(c.xMm, units)} {units.length} the readings do not fit an oval: the bore may have corners, which two points do
+              not measure.
+            </p>
+          ))}
           {form !== undefined && <OpenDepths form={form} bore={bore} rules={rules} units={units} onAdd={open ? addDepths : undefined} />}
           {read.faults.map((f) => (
             <p key={f} className="mt-1 text-red">

@@ -7,8 +7,10 @@ import type { Geometry } from '@/core/family/geometry';
 import { laneOf } from '@/core/family/lane';
 import { formOf, type JudgeInput, judgeBore } from '@/core/judge/judge';
 import type { LayPhoto, SaveJudgement } from '@/core/judge/judge-doors';
+import { lookedAt } from '@/core/judge/looked';
 import type { MarkRecord } from '@/core/judge/mark-record';
 import type { SavedVerdict } from '@/core/judge/saved-verdict';
+import { sayCovers } from '@/core/judge/say-covers';
 import type { Underlay } from '@/core/judge/underlay';
 import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
@@ -104,6 +106,11 @@ export function Judge({
     () => gaugedOf({ stations: gauge?.stations ?? [], lanes, lengthMm: geometry.lengthMm, rules }),
     [gauge, lanes, geometry, rules],
   );
+  const covers = useMemo(() => {
+    const { material, readings, bodyTempC, gaugeTempC } = input;
+    const at = { gauge, lanes, lengthMm: geometry.lengthMm, material, readings: readings ?? [], bodyTempC, gaugeTempC };
+    return sayCovers(lookedAt({ ...at, formDoubtMm: answer.formDoubtMm }, rules));
+  }, [input, gauge, lanes, geometry, answer.formDoubtMm, rules]);
   const savedIds = useMemo(() => new Set(savedMarks.map((m) => m.id)), [savedMarks]);
   const change = useCallback(
     (id: string, news: Partial<MarkRecord>): void => setMarks((all) => all.map((m) => (m.id === id ? { ...m, ...news } : m))),
@@ -134,7 +141,7 @@ export function Judge({
       aside={
         <section className="mb-4" aria-live="polite">
           <h2 className="head mb-2">{askedWhatIf ? 'WHAT IF · NOT FOR THE RECORD' : 'JUDGEMENT'}</h2>
-          <VerdictPanel answer={answer} pistonDiaMm={input.pistonDiaMm} makersLimit={input.makersLimit} units={units} />
+          <VerdictPanel answer={answer} pistonDiaMm={input.pistonDiaMm} makersLimit={input.makersLimit} covers={covers} units={units} />
           {saved !== undefined && !askedWhatIf && <Rejudged saved={saved} answer={answer} units={units} now={now} />}
           <WouldChange judged={judged} chosen={marks.find((m) => m.id === chosen)?.name} units={units} />
           {open && (

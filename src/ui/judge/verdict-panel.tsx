@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import type { Judgement } from '@/core/judge/judge';
 import type { MakersLimit } from '@/core/judge/limits';
+import { sayConfidence } from '@/core/judge/say-covers';
 import { sayDia } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
 import { OUTCOME_WORDS, VerdictSign } from '../drawing/verdict-sign';
@@ -11,11 +12,14 @@ export function VerdictPanel({
   answer,
   pistonDiaMm,
   makersLimit,
+  covers,
   units,
 }: {
   readonly answer: Judgement;
   readonly pistonDiaMm: number;
   readonly makersLimit: MakersLimit | null | undefined;
+  /** What it rests on, and what it does not cover. */
+  readonly covers: readonly string[];
   readonly units: Units;
 }) {
   const { targetDiaMm, limitDiaMm, marginMm, gauge } = answer;
@@ -30,7 +34,8 @@ export function VerdictPanel({
           </p>
           {targetDiaMm !== null && (
             <p className="text-ink2">
-              to <b className="text-ink">{sayDia(targetDiaMm, units)}</b> {units.length}, then gauge again
+              until the narrowest place of the lanes is <b className="text-ink">{sayDia(targetDiaMm, units)}</b> {units.length}, then gauge
+              again
             </p>
           )}
         </div>
@@ -53,9 +58,7 @@ export function VerdictPanel({
         </tbody>
       </table>
       {gauge !== null && <MarginBar nowMm={gauge.maxMm} targetMm={targetDiaMm} limitMm={limitDiaMm} uncertaintyMm={uncertainty} />}
-      {answer.confidence !== null && answer.confidence < 0.9995 && (
-        <p className="text-ink2">{(100 * answer.confidence).toFixed(1)} % sure that the target lies within the limit.</p>
-      )}
+      {answer.confidence !== null && <p className="text-ink2">{sayConfidence(answer.confidence)}</p>}
       <div className="mt-2 grid gap-1.5">
         {answer.reasons.map((r) => (
           <p key={r}>{r}</p>
@@ -64,6 +67,11 @@ export function VerdictPanel({
           <p key={t.text} className="border-l-4 border-amber pl-3">
             {t.text}
           </p>
+        ))}
+      </div>
+      <div className="mt-2 text-[13px] text-ink2">
+        {covers.map((t) => (
+          <p key={t}>{t}</p>
         ))}
       </div>
       <Scroll label="Why each mark is judged so" className="mt-1.5 max-h-96">

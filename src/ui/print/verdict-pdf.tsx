@@ -1,5 +1,6 @@
 import { Document, Image, Page, Text, View } from '@react-pdf/renderer';
 import type { Judgement } from '@/core/judge/judge';
+import { sayConfidence } from '@/core/judge/say-covers';
 import { sayFullDate } from '@/core/quantity/say-time';
 import { OUTCOME_WORDS } from '../drawing/verdict-sign';
 import { Lines, printable, Row, second, styles } from './pdf-kit';
@@ -15,6 +16,8 @@ export type VerdictSheet = {
   readonly rulesVersion: number | null;
   readonly gauge: string;
   readonly answer: Judgement;
+  /** What the verdict rests on, and what it does not cover. */
+  readonly covers: readonly string[];
   readonly map: Buffer;
   readonly profile: Buffer | null;
 };
@@ -58,6 +61,9 @@ export const verdictPdf = (v: VerdictSheet) => {
         </View>
         <Text style={styles.head}>WHY</Text>
         <Lines lines={answer.reasons} />
+        {answer.confidence !== null && <Text>{sayConfidence(answer.confidence)}</Text>}
+        <Text style={styles.head}>WHAT IT COVERS</Text>
+        <Lines lines={v.covers} />
         {answer.marks.length > 0 && <Text style={styles.head}>MARKS</Text>}
         <Lines lines={answer.marks.map((m) => `${m.id}: ${m.reason}`)} />
         {answer.toDo.length > 0 && <Text style={styles.head}>STILL TO BE DONE</Text>}

@@ -1,4 +1,4 @@
-import type { HoldAnalysis } from '@/core/prove/hold-analysis';
+import { HOLD_COVERS, type HoldAnalysis } from '@/core/prove/hold-analysis';
 import type { RunAnalysis } from '@/core/prove/run-analysis';
 import { sayFlow } from '@/core/quantity/say';
 
@@ -49,17 +49,18 @@ function Hold({ analysis: a }: { readonly analysis: HoldAnalysis }) {
         <rect x={x(a.leakCi[0])} y="8" width={Math.max(2, x(a.leakCi[1]) - x(a.leakCi[0]))} height="16" fill="var(--tint)" />
         <path d={`M${x(a.leakMlPerMin)} 4V28`} stroke="var(--act)" strokeWidth="3" />
         <path d={`M${x(a.limitMlPerMin)} 2V30`} stroke="var(--red)" strokeWidth="2" />
-        <text x={x(a.limitMlPerMin)} y="42" textAnchor="middle" fontSize="12" fill="var(--red)">
+        <text x={Math.max(14, x(a.limitMlPerMin))} y="42" textAnchor="middle" fontSize="12" fill="var(--red)">
           limit
         </text>
       </svg>
       <p>{a.sentence}</p>
+      <p className="mt-1 text-[13px] text-ink2">{HOLD_COVERS}</p>
       <dl className="mt-2 grid grid-cols-[1fr_auto] gap-y-0.5">
         <dt>compliance of unit and hose</dt>
         <dd className="text-right">{a.complianceMlPerBar.toFixed(4)} ml/bar</dd>
         <dt>trapped air</dt>
         <dd className={`text-right ${a.airOutcome === 'ok' ? '' : 'text-amber'}`}>
-          {a.airMl.toFixed(2)} ml
+          {Math.max(0, a.airMl).toFixed(2)} ml
           {a.airOutcome === 'bleed-again' ? ', bleed again' : a.airOutcome === 'repeat' ? ', fill again to be sure' : ''}
         </dd>
         <dt>noise</dt>

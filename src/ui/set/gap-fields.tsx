@@ -87,7 +87,7 @@ export const GapFields = ({ fields, sheet, units, say }: Props & { readonly fiel
           key={f}
           label={`${label}, ${units.length}`}
           hint={f === 'uMaster' || f === 'uBooster' ? sayFine(USUAL_U_MM, units) : undefined}
-          className="w-40"
+          className="w-36"
           fine
           say="typing"
           value={sheet[f] ?? null}
@@ -101,12 +101,10 @@ export const GapFields = ({ fields, sheet, units, say }: Props & { readonly fiel
 
 /** The second reading of what decides. The gauge is taken off and set again between the two. */
 export const SecondFields = ({ way, ...props }: Props & { readonly way: GapWay }) => (
-  <fieldset className="border-l-4 border-amber pl-3">
-    <legend className="label float-left mb-1 w-full">
-      Each once more: lift the gauge off, set it again, and do not look at the first reading.
-    </legend>
+  <section className="border-l-4 border-amber pl-3" aria-label="Second readings">
+    <p className="mb-1">Each once more: lift the gauge off, set it again, and do not look at the first reading.</p>
     <GapFields {...props} fields={way === 'depths' ? AGAIN : PLAY_AGAIN} />
-  </fieldset>
+  </section>
 );
 
 /** What the depth gauge reads to; where nobody says, the usual step counts. */
@@ -114,7 +112,7 @@ export const StepField = ({ sheet, units, say }: Props) => (
   <label className="label mb-0">
     Read to, {units.length}
     <select
-      className="field block w-40 text-ink"
+      className="field block w-44 text-ink"
       value={sheet.step ?? ''}
       onChange={(e) => say('step', e.target.value === '' ? null : Number(e.target.value))}
     >

@@ -1,5 +1,7 @@
 import { renderToBuffer } from '@react-pdf/renderer';
+import { sayCovers } from '@/core/judge/say-covers';
 import { currentGauging, currentVerdict } from '@/core/unit/facts-of';
+import { lookedOf } from '@/core/unit/looked-of';
 import { sayUnit, tagOf } from '@/core/unit/unit-record';
 import { instrumentName } from '@/db/gauge/instruments';
 import { everyone } from '@/db/people/people';
@@ -21,6 +23,7 @@ export async function GET(_: Request, { params }: { params: Promise<{ tag: strin
   const { rules } = await rulesInForce(db);
   const gauging = currentGauging(record);
   const gauge = gauging?.instrumentId == null ? undefined : await instrumentName(db, gauging.instrumentId);
+  const looked = lookedOf(record, rules);
   const profile = await profileSvg(record, geometry, rules);
   const pdf = await renderToBuffer(
     verdictPdf({
@@ -33,6 +36,7 @@ export async function GET(_: Request, { params }: { params: Promise<{ tag: strin
       rulesVersion: (await rulesOf(db, verdict.id)) ?? null,
       gauge: gauge === undefined ? '' : `Gauged with ${gauge}.`,
       answer: verdict.answer,
+      covers: looked === undefined ? [] : sayCovers(looked),
       map: await pngOf(await boreMapSvg(record, geometry, rules)),
       profile: profile === undefined ? null : await pngOf(profile),
     }),
