@@ -193,7 +193,7 @@ test('judges a pit under the resting rear primary: hone, with the arithmetic, an
   await keys.choose('School', 'sleeve first');
   await shows(page, /Sleeve limit/);
   await keys.press('Home');
-  await shows(page, 'Hone to 22.280 mm');
+  await shows(page, 'Hone until the narrowest place of the lanes is 22.280 mm');
   await keys.tabTo('Save judgement', true);
   await keys.press('Enter');
   await isDone(page, 'judge');

@@ -163,6 +163,7 @@ export function Hone({
           cuts={cuts}
           narrowestMm={narrowestMm}
           way={help?.way}
+          onPlanned={() => setHelp(undefined)}
           stoneLengthMm={setup.stoneLengthMm}
           lines={[
             { mm: bore.limitDiaMm, text: 'limit', look: 'limit' },

@@ -32,6 +32,7 @@ export function Simulation({
   cuts,
   narrowestMm,
   way,
+  onPlanned,
   stoneLengthMm: usualStone,
   lines,
   measured = [],
@@ -44,6 +45,8 @@ export function Simulation({
   readonly narrowestMm: number;
   /** Where it starts from, if not as planned. */
   readonly way?: CutWay | undefined;
+  /** It was set back to what is planned. */
+  readonly onPlanned?: () => void;
   readonly stoneLengthMm: number;
   readonly lines: Parameters<typeof CutChart>[0]['lines'];
   /** What was gauged after the cut, if it was made. */
@@ -147,6 +150,7 @@ export function Simulation({
             setOverrun(undefined);
             setShort(0);
             setShortShare(0);
+            onPlanned?.();
           }}
         >
           As planned
