@@ -54,7 +54,7 @@ export class WorkApart {
   next(kind: EventKind, note = '', person = this.people.bench, minutes = 3): Change {
     this.at += minutes * 60_000;
     this.step += 1;
-    return { eventId: `${this.unitId}-${this.step}`, unitId: this.unitId, person, at: this.at, version: null, kind, note };
+    return { eventId: `${this.unitId}-${this.step}`, unitId: this.unitId, person, at: this.at, version: null, kind, note, digest: '' };
   }
 
   async record(): Promise<UnitRecord> {

@@ -30,7 +30,7 @@ export async function saveLine(db: Db, url: string): Promise<Line> {
   const save = (i: number) =>
     recordPart(
       db,
-      { eventId: `ours-${i}`, unitId: 'bench', person, at: now, version: null, kind: 'part-recorded', note: '' },
+      { eventId: `ours-${i}`, unitId: 'bench', person, at: now, version: null, kind: 'part-recorded', note: '', digest: '' },
       'bench-boot',
       { note: `looked at ${i} times` },
     );

@@ -120,7 +120,9 @@ describe('booking in', () => {
     const entry = { unitId: 'again', customer: 'C', phone: '', machine: 'M', family: 'wheel-double', position: '', nominalMm: 19 } as const;
     const rest = { material: 'alloy', complaints: [], complaintText: '', identityMarks: '', promisedAt: START } as const;
     const first = await bookIn(shop.db, PEOPLE.counter, START, { ...entry, ...rest });
-    expect(await bookIn(shop.db, PEOPLE.counter, START + 5, { ...entry, ...rest, machine: 'other' })).toEqual(first);
+    expect(await bookIn(shop.db, PEOPLE.counter, START + 5, { ...entry, ...rest })).toEqual(first);
+    const other = await bookIn(shop.db, PEOPLE.counter, START + 5, { ...entry, ...rest, machine: 'other' });
+    expect(other).toMatchObject({ ok: false, error: { code: 'refused', reasons: [expect.stringMatching(/belongs to another unit/)] } });
   });
 });
 

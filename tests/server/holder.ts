@@ -13,7 +13,7 @@ if (record === undefined) throw new Error('no unit');
 const step = runStepOf(record, stepId);
 if (!step.ok) throw new Error(JSON.stringify(step.error));
 const runId = `held-${unitId}`;
-const change = { eventId: runId, unitId, person, at: Date.now(), version: null, kind: 'run-started', note: '' } as const;
+const change = { eventId: runId, unitId, person, at: Date.now(), version: null, kind: 'run-started', note: '', digest: '' } as const;
 await startRun(db, change, { runId, stepId, way: 'rig' });
 theRig().follow('page', (run) => {
   if (run.state === 'holding' && run.samples.filter((s) => s.phase === 'hold').length === 200) process.stdout.write('holding\n');

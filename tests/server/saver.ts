@@ -6,7 +6,16 @@ const [, , unitId = '', run = ''] = process.argv;
 const db = await openDb();
 const person = { id: 'tess', name: 'Tess', role: 'technician', bench: null } as const;
 for (let i = 0; ; i++) {
-  const change = { eventId: `run-${run}-${i}`, unitId, person, at: Date.now(), version: null, kind: 'wait-started', note: '' } as const;
+  const change = {
+    eventId: `run-${run}-${i}`,
+    unitId,
+    person,
+    at: Date.now(),
+    version: null,
+    kind: 'wait-started',
+    note: '',
+    digest: '',
+  } as const;
   const saved = await startWait(db, change, { label: 'soak', minutes: 5 });
   if (saved.ok) process.stdout.write(`${change.eventId}\n`);
 }

@@ -122,6 +122,6 @@ export class Shop {
     serial += 1;
     const eventId = `event-${serial}`;
     const { version } = (await this.record(unitId)).unit;
-    return { eventId, unitId, person, at: START + serial * 60_000, version, kind, note: '', ...more };
+    return { eventId, unitId, person, at: START + serial * 60_000, version, kind, note: '', digest: '', ...more };
   }
 }

@@ -96,6 +96,7 @@ describe.each(FIXTURES)('%s brought forward', (fixture) => {
         version: record.unit.version,
         kind: 'undone',
         note: '',
+        digest: '',
       } as const;
       const result = await undoLast(db, change);
       expect([record.unit.tagNo, result.ok]).toEqual([record.unit.tagNo, true]);

@@ -15,7 +15,7 @@ export const bookInAction = act('book-in', BookIn, async (b, { db, person, now }
   if (variant === undefined || (variant !== null && variant.variant.base !== b.family))
     return fail({ code: 'refused', reasons: ['That variant is not there any more: choose the family again.'] });
   const first = await firstLife(db, b.comebackTag, b.family);
-  return first.ok ? ok(await bookIn(db, person, now, { ...b, variant, comesBackFrom: first.value })) : first;
+  return first.ok ? bookIn(db, person, now, { ...b, variant, comesBackFrom: first.value }) : first;
 });
 
 /** Notes what a test said, or what a unit's trouble was. */

@@ -1,6 +1,7 @@
 'use server';
 
-import { NoteAtBench, type Noted, SaveVacuum } from '@/core/bench/bench-doors';
+import type { Noted } from '@/core/bench/bench-door';
+import { NoteAtBench, SaveVacuum } from '@/core/bench/bench-doors';
 import { FindForgotten, NoteTorque } from '@/core/close-up/close-up-doors';
 import type { EventKind } from '@/core/unit/event-kind';
 import { findForgotten } from '@/db/close-up/forgotten';

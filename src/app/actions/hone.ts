@@ -7,9 +7,9 @@ import { act } from '../_server/act';
 import { changeOf } from '../_server/change-of';
 
 export const logPassAction = act('bench', LogPass, (i, { db, person, now }) => {
-  const { eventId, unitId, version: _, ...pass } = i;
+  const { eventId: _, unitId: __, version: ___, ...pass } = i;
   const told = `${pass.strokes} strokes at ${pass.grit}`;
-  return logPass(db, changeOf({ eventId, unitId, version: null }, person, now, 'pass-logged', told), pass);
+  return logPass(db, changeOf({ ...i, version: null }, person, now, 'pass-logged', told), pass);
 });
 
 export const boreCutAction = act('bench', BoreCut, (i, { db, person, now }) =>

@@ -26,9 +26,10 @@ export const layPhotoAction = act('bench', LayPhoto, (i, { db, person, now }) =>
   layPhoto(db, changeOf(i, person, now, 'photo-laid', i.laid === null ? 'taken away' : ''), i.laid),
 );
 
-export const askCustomerAction = act('book-in', AskCustomer, ({ eventId, unitId, version, ...question }, { db, person, now }) =>
-  askCustomer(db, changeOf({ eventId, unitId, version }, person, now, 'asked'), question),
-);
+export const askCustomerAction = act('book-in', AskCustomer, (i, { db, person, now }) => {
+  const { eventId: _, unitId: __, version: ___, ...question } = i;
+  return askCustomer(db, changeOf(i, person, now, 'asked'), question);
+});
 
 export const answerCustomerAction = act('book-in', AnswerCustomer, (i, { db, person, now }) =>
   answerCustomer(db, changeOf(i, person, now, 'answered', i.answer), i.approvalId, i.answer),

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { may } from '@/core/people/role';
@@ -40,8 +41,9 @@ export async function POST(request: Request): Promise<Response> {
   const parsed = PhotoDoor.safeParse(Object.fromEntries(form));
   if (!parsed.success) return problem(422, 'That is not a photo with its place.', problemsOf(parsed.error));
   const { file, caption, onKind, onId, phase, ...target } = parsed.data;
-  const change = changeOf({ ...target, version: null }, person, Date.now(), 'photo-added', caption);
   const photo = { caption, bytes: new Uint8Array(await file.arrayBuffer()), on: { kind: onKind, id: onId }, phase };
+  const said = { ...photo, bytes: createHash('sha256').update(photo.bytes).digest('base64url') };
+  const change = changeOf({ ...target, version: null, ...said }, person, Date.now(), 'photo-added', caption);
   const result = await addPhoto(await theDb(), change, photo);
   if (!result.ok) return problem(422, saySaveError(result.error).join(' '));
   revalidatePath('/', 'layout');

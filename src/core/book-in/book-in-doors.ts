@@ -4,6 +4,8 @@ import { UNIT_KINDS } from '../family/family-name';
 import { MATERIALS } from '../family/material';
 import type { Sends } from '../schema/sends';
 import { Id, Target } from '../schema/target';
+import { text } from '../schema/text';
+import { Version, when } from '../schema/when';
 import { CAUSE_NAMES, TEST_NAMES } from './cause';
 import { COMPLAINT_NAMES } from './complaint';
 import { LikelihoodsDoor } from './likelihoods';
@@ -11,19 +13,19 @@ import { LikelihoodsDoor } from './likelihoods';
 export const BookIn = z
   .object({
     unitId: Id,
-    customer: z.string().trim().min(1, 'who brings it?').max(120),
-    phone: z.string().trim().max(40),
-    machine: z.string().trim().min(1, 'what is it off?').max(120),
+    customer: text().trim().min(1, 'who brings it?').max(120),
+    phone: text().trim().max(40),
+    machine: text().trim().min(1, 'what is it off?').max(120),
     family: z.enum(UNIT_KINDS),
     variantId: Id.nullish(),
-    position: z.string().trim().max(60),
+    position: text().trim().max(60),
     nominalMm: z.number('enter a bore, as 22.2 or 7/8').min(8, 'a bore is 8 to 80 mm').max(80, 'a bore is 8 to 80 mm').nullable(),
     material: z.enum(MATERIALS),
     complaints: z.array(z.enum(COMPLAINT_NAMES)).max(12),
-    complaintText: z.string().trim().max(500),
-    identityMarks: z.string().trim().max(200),
-    comebackTag: z.string().trim().max(20).default(''),
-    promisedAt: z.number('when is it promised?').int(),
+    complaintText: text().trim().max(500),
+    identityMarks: text().trim().max(200),
+    comebackTag: text().trim().max(20).default(''),
+    promisedAt: when('when is it promised?'),
     tests: z
       .array(z.object({ name: z.enum(TEST_NAMES), answer: z.enum(['yes', 'no']) }))
       .max(40)
@@ -44,8 +46,8 @@ export const Find = z.discriminatedUnion('about', [
 ]);
 export type Find = Sends<typeof Find>;
 export const SaveCauses = z.object({
-  after: z.number().int().nonnegative(),
-  note: z.string().trim().min(3, 'say why').max(300),
+  after: Version,
+  note: text().trim().min(3, 'say why').max(300),
   likelihoods: LikelihoodsDoor,
 });
 export type SaveCauses = Sends<typeof SaveCauses>;

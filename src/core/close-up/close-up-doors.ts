@@ -2,13 +2,14 @@ import { z } from 'zod';
 import { PART_KIND_NAMES } from '../family/part-kind';
 import type { Sends } from '../schema/sends';
 import { Id, Target } from '../schema/target';
+import { text } from '../schema/text';
 
 export const NoteTorque = z.object({
   ...Target,
   slotId: Id,
   nm: z.number().gt(0, 'must be above 0 Nm').max(500),
   hand: z.enum(['right', 'left']),
-  source: z.string().trim().min(3, 'which manual, and where in it?').max(200),
+  source: text().trim().min(3, 'which manual, and where in it?').max(200),
 });
 export type NoteTorque = Sends<typeof NoteTorque>;
 const ForgottenDoor = z.discriminatedUnion('what', [
@@ -17,7 +18,7 @@ const ForgottenDoor = z.discriminatedUnion('what', [
     what: z.literal('unlisted'),
     partId: Id,
     kind: z.enum(PART_KIND_NAMES),
-    name: z.string().trim().min(2, 'what is it?').max(60),
+    name: text().trim().min(2, 'what is it?').max(60),
     behindId: Id.nullable(),
   }),
 ]);

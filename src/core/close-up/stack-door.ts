@@ -1,10 +1,11 @@
 import { z } from 'zod';
 import { RuleOverridesDoor } from '../rules/rule-door';
 import { crossCheck, entriesOf, fieldOf } from '../schema/cross-check';
+import { text } from '../schema/text';
 import { uniqueIds } from '../schema/unique';
 
-const Id = z.string().min(1).max(100);
-const Kind = z.string().min(1).max(60);
+const Id = text().min(1).max(100);
+const Kind = text().min(1).max(60);
 
 const Fields = z.object({
   chambers: uniqueIds(

@@ -1,9 +1,10 @@
 import { z } from 'zod';
+import { text } from '../schema/text';
 
 const XMm = z.number().min(-1000).max(10_000);
 
 export const BoreSealDoor = z.strictObject({
-  id: z.string().min(1).max(100),
+  id: text().min(1).max(100),
   role: z.enum(['pressure', 'secondary', 'static']),
   restXMm: XMm,
   contactMm: z.number().gt(0).max(200),

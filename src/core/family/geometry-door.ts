@@ -1,11 +1,16 @@
 import { z } from 'zod';
+import { text } from '../schema/text';
 import { BoreSealDoor } from './bore-seal-door';
 
+/** Along a bore from its open end, and across; no part of this trade is larger, mm. */
+const AlongMm = z.number().min(-10_000).max(10_000);
+const WideMm = z.number().positive().max(10_000);
+
 export const PortDoor = z.strictObject({
-  id: z.string().min(1).max(40),
+  id: text().min(1).max(40),
   kind: z.enum(['feed', 'compensating', 'outlet', 'inlet', 'bleed']),
-  xMm: z.number(),
-  diaMm: z.number().positive(),
+  xMm: AlongMm,
+  diaMm: WideMm,
   /** Where it leaves the bore: through the wall above or below, or through the bottom along the axis. */
   side: z.enum(['top', 'bottom', 'end']),
 });
@@ -13,23 +18,23 @@ export type Port = z.output<typeof PortDoor>;
 
 /** A ring cut into the bore for a clip, a boot or a seal, from its open-end edge. */
 export const GrooveDoor = z.strictObject({
-  id: z.string().min(1).max(40),
-  xMm: z.number(),
-  widthMm: z.number().positive(),
-  depthMm: z.number().positive(),
+  id: text().min(1).max(40),
+  xMm: AlongMm,
+  widthMm: WideMm,
+  depthMm: WideMm,
 });
 export type Groove = z.output<typeof GrooveDoor>;
 
-const SpanDoor = z.strictObject({ x0Mm: z.number(), x1Mm: z.number() });
+const SpanDoor = z.strictObject({ x0Mm: AlongMm, x1Mm: AlongMm });
 
 /** A unit's own dimensions in mm; the family's drawing until someone measures. Depths from the open end (left end of a through bore). */
 export const GeometryDoor = z.strictObject({
-  nominalMm: z.number().positive(),
-  lengthMm: z.number().positive(),
-  wallMm: z.number().positive(),
+  nominalMm: WideMm,
+  lengthMm: WideMm,
+  wallMm: WideMm,
   ports: z.array(PortDoor).max(20),
   grooves: z.array(GrooveDoor).max(10),
   seals: z.array(BoreSealDoor).max(20),
-  spans: z.record(z.string(), SpanDoor),
+  spans: z.record(text(), SpanDoor),
 });
 export type Geometry = z.output<typeof GeometryDoor>;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { text } from '../schema/text';
 import { BoreSealDoor } from './bore-seal-door';
 import { FAMILIES } from './families';
 import type { Family } from './family';
@@ -6,27 +7,26 @@ import { FAMILY_NAMES, type UnitKind } from './family-name';
 import { GrooveDoor, PortDoor } from './geometry-door';
 import { PART_KIND_NAMES } from './part-kind';
 
-const Id = z
-  .string()
+const Id = text()
   .regex(/^[a-z0-9-]+$/, 'small letters, figures and dashes')
   .max(40);
 const XMm = z.number().min(-1000).max(1000);
 
 export const SlotDoor = z.strictObject({
   id: Id,
-  name: z.string().trim().min(1, 'needs a name').max(60),
+  name: text().trim().min(1, 'needs a name').max(60),
   kind: z.enum(PART_KIND_NAMES),
   qty: z.number().int().min(1).max(20),
   optional: z.boolean(),
-  between: z.tuple([z.string(), z.string()]).optional(),
-  groove: z.string().optional(),
-  oneOf: z.array(z.enum(PART_KIND_NAMES)).optional(),
+  between: z.tuple([Id, Id]).optional(),
+  groove: Id.optional(),
+  oneOf: z.array(z.enum(PART_KIND_NAMES)).max(20).optional(),
 });
 
 /** A family as this shop meets it: the base's chambers and route, with slots and dimensions of its own. */
 export const VariantDoor = z.strictObject({
   base: z.enum(FAMILY_NAMES),
-  label: z.string().trim().min(3, 'needs a name').max(60),
+  label: text().trim().min(3, 'needs a name').max(60),
   slots: z.array(SlotDoor).min(1).max(40),
   drawing: z.strictObject({
     atMm: z.number().min(8, 'a bore is 8 to 80 mm').max(80, 'a bore is 8 to 80 mm'),
@@ -35,7 +35,7 @@ export const VariantDoor = z.strictObject({
     ports: z.array(PortDoor).max(20),
     grooves: z.array(GrooveDoor).max(10),
     seals: z.array(BoreSealDoor).max(20),
-    spans: z.record(z.string(), z.strictObject({ x0Mm: XMm, x1Mm: XMm })),
+    spans: z.record(Id, z.strictObject({ x0Mm: XMm, x1Mm: XMm })),
   }),
 });
 export type Variant = z.output<typeof VariantDoor>;

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Sends } from '../schema/sends';
 import { Id, Target } from '../schema/target';
+import { text } from '../schema/text';
 import { DiaMm, ReadingDoor, TempC } from './gauge-door';
 
 export const SaveGauging = z.object({
@@ -10,10 +11,10 @@ export const SaveGauging = z.object({
   bodyTempC: TempC.nullable(),
   gaugeTempC: TempC.nullable(),
   instrumentId: Id.nullable(),
-  override: z.string().trim().min(3, 'a reason is needed').max(300).nullable(),
+  override: text().trim().min(3, 'a reason is needed').max(300).nullable(),
 });
 export type SaveGauging = Sends<typeof SaveGauging>;
-export const AddInstrument = z.object({ id: Id, name: z.string().trim().min(2, 'what is it called?').max(60) });
+export const AddInstrument = z.object({ id: Id, name: text().trim().min(2, 'what is it called?').max(60) });
 export type AddInstrument = Sends<typeof AddInstrument>;
 export const CheckRing = z.object({ checkId: Id, instrumentId: Id, ringMm: DiaMm, readMm: DiaMm });
 export type CheckRing = Sends<typeof CheckRing>;

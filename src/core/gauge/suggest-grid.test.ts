@@ -1,7 +1,10 @@
 import { describe, expect, test } from 'vitest';
 import { wheelSingle } from '../family/anatomy/wheel-single';
+import { FAMILIES } from '../family/families';
 import { type Drawing, geometryAt } from '../family/family';
+import { FAMILY_NAMES } from '../family/family-name';
 import type { Geometry } from '../family/geometry';
+import { judgeBore } from '../judge/judge';
 import { STANDARD_RULES } from '../rules/rule-set';
 import { gaugeBore } from './gauge';
 import { furtherDepths, GRID_CLOCKS, standsInPort, suggestDepths } from './suggest-grid';
@@ -57,5 +60,26 @@ describe('depths worth gauging', () => {
     );
     expect(further.length).toBe(2);
     expect(further.every((x, i) => (i === 0 ? x < worn : x > worn))).toBe(true);
+  });
+});
+
+describe('a bore worn in mid-stroke', () => {
+  const drawn = FAMILY_NAMES.flatMap((name) => {
+    const { drawing } = FAMILIES[name];
+    return drawing === null ? [] : [[name, geometryAt(drawing, 22.225)] as const];
+  });
+  const lanes = drawn.flatMap(([name, g]) =>
+    g.seals.flatMap((s) => (s.role === 'static' ? [] : [[`${name}, ${s.id}`, name, g, s.restXMm + s.travelMm / 2] as const])),
+  );
+  test.each(lanes)('by 0.1 mm, gauged as suggested, is not passed: %s', (_, family, g, middle) => {
+    // Wide at its foot as three tenths of the bore; the limit, 22.18 + 0.13, is 22.31.
+    const worn = (x: number): number =>
+      Math.abs(x - middle) >= 0.15 * g.lengthMm ? 0 : 0.05 * (1 + Math.cos((Math.PI * (x - middle)) / (0.15 * g.lengthMm)));
+    const readings = suggestDepths(g, STANDARD_RULES).flatMap((xMm) =>
+      GRID_CLOCKS.map((clockDeg) => ({ xMm, clockDeg, diaMm: 22.235 + worn(xMm) })),
+    );
+    const bore = { lengthMm: g.lengthMm, nominalMm: g.nominalMm };
+    const { outcome } = judgeBore({ family, material: 'cast-iron', bore, pistonDiaMm: 22.18, seals: g.seals, readings }, STANDARD_RULES);
+    expect(['sleeve', 'undecided']).toContain(outcome);
   });
 });

@@ -1,11 +1,12 @@
 import { z } from 'zod';
 import { RuleOverridesDoor } from '../rules/rule-door';
+import { text } from '../schema/text';
 import { uniqueIds } from '../schema/unique';
 
 const Length = z.number().positive().max(10_000);
-const Threads = z.array(z.string().min(1).max(40)).max(20);
+const Threads = z.array(text().min(1).max(40)).max(20);
 const Outlets = z.number().int().min(0).max(20);
-const MarkText = z.string().min(1).max(100);
+const MarkText = text().min(1).max(100);
 
 /** Each length of a fitment in mm; what is absent or null is not known. */
 export const FeaturesDoor = z.strictObject({
@@ -32,7 +33,7 @@ export const MeasuredDoor = z.strictObject({
 export const IdentifyRequest = z
   .object({
     measured: MeasuredDoor,
-    fitments: uniqueIds(z.array(z.strictObject({ id: z.string().min(1).max(100), features: FeaturesDoor })).max(2000)),
+    fitments: uniqueIds(z.array(z.strictObject({ id: text().min(1).max(100), features: FeaturesDoor })).max(2000)),
     rules: RuleOverridesDoor,
   })
   .meta({ id: 'IdentifyRequest' });

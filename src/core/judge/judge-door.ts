@@ -3,10 +3,11 @@ import { BoreSealDoor } from '../family/bore-seal-door';
 import { FAMILY_NAMES } from '../family/family-name';
 import { ClockDeg, DiaMm, gaugingShape, ReadingDoor, XMm } from '../gauge/gauge-door';
 import { SCHOOLS } from '../rules/school';
+import { text } from '../schema/text';
 import { uniqueIds } from '../schema/unique';
 import { MARK_KINDS } from './mark';
 
-const Id = z.string().min(1).max(100);
+const Id = text().min(1).max(100);
 const DepthUm = z.number().min(0).max(20_000);
 
 export const MarkDoor = z
@@ -38,7 +39,7 @@ export const JudgeRequest = z
     marks: uniqueIds(z.array(MarkDoor).max(5000)).nullish(),
     readings: z.array(ReadingDoor).max(5000).nullish(),
     school: z.enum(SCHOOLS).nullish(),
-    makersLimit: z.strictObject({ maxDiaMm: DiaMm, source: z.string().trim().min(1).max(200) }).nullish(),
+    makersLimit: z.strictObject({ maxDiaMm: DiaMm, source: text().trim().min(1).max(200) }).nullish(),
     nominalMm: DiaMm.nullish(),
     ...gaugingShape,
   })

@@ -3,11 +3,13 @@ import { DiaMm } from '../gauge/gauge-door';
 import { SCHOOLS } from '../rules/school';
 import type { Sends } from '../schema/sends';
 import { Id, Note, Target } from '../schema/target';
+import { text } from '../schema/text';
+import { when } from '../schema/when';
 import { MarkDoor } from './judge-door';
 import { OverruleDoor } from './overrule-door';
 import { FixedPoints } from './underlay-door';
 
-const MarkRecordDoor = MarkDoor.safeExtend({ name: z.string().min(1).max(20), note: Note });
+const MarkRecordDoor = MarkDoor.safeExtend({ name: text().min(1).max(20), note: Note });
 export const SaveJudgement = z.object({
   ...Target,
   verdictId: Id,
@@ -24,7 +26,7 @@ export const SetMakersLimit = z.object({
   ...Target,
   scope: z.enum(['unit', 'fitment']),
   maxDiaMm: DiaMm.nullable(),
-  source: z.string().trim().min(3, 'which manual, and where in it?').max(200),
+  source: text().trim().min(3, 'which manual, and where in it?').max(200),
 });
 export type SetMakersLimit = Sends<typeof SetMakersLimit>;
 export const LayPhoto = z.object({ ...Target, laid: z.object({ photoId: Id, points: FixedPoints }).nullable() });
@@ -32,8 +34,8 @@ export type LayPhoto = Sends<typeof LayPhoto>;
 export const AskCustomer = z.object({
   ...Target,
   price: z.number().min(-100_000).max(100_000),
-  promisedAt: z.number().int().positive(),
-  text: z.string().trim().min(10, 'what is the customer asked?').max(2000),
+  promisedAt: when(),
+  text: text().trim().min(10, 'what is the customer asked?').max(2000),
 });
 export type AskCustomer = Sends<typeof AskCustomer>;
 export const AnswerCustomer = z.object({ ...Target, approvalId: Id, answer: z.enum(['yes', 'no']) });

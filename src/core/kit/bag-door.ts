@@ -1,22 +1,23 @@
 import { z } from 'zod';
 import { DimsDoor } from '../family/dims-door';
 import { PART_KIND_NAMES } from '../family/part-kind';
+import { text } from '../schema/text';
 import { KitItemDoor } from './kit-door';
 
 const Qty = z.number().int().min(1).max(1000);
 const Place = z.number().int().min(0).max(200);
 
-export const BagItems = z.array(KitItemDoor.extend({ name: z.string().min(1).max(80) })).max(200);
+export const BagItems = z.array(KitItemDoor.extend({ name: text().min(1).max(80) })).max(200);
 
 export const Findings = z
   .array(
     z.discriminatedUnion('what', [
       z.strictObject({ what: z.literal('missing'), item: Place, qty: Qty }),
-      z.strictObject({ what: z.literal('wrong'), item: Place, dims: DimsDoor, note: z.string().max(200) }),
+      z.strictObject({ what: z.literal('wrong'), item: Place, dims: DimsDoor, note: text().max(200) }),
       z.strictObject({
         what: z.literal('extra'),
         kind: z.enum(PART_KIND_NAMES),
-        name: z.string().trim().min(2, 'what is it?').max(60),
+        name: text().trim().min(2, 'what is it?').max(60),
         qty: Qty,
         dims: DimsDoor,
       }),

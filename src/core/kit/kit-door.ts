@@ -1,10 +1,11 @@
 import { z } from 'zod';
 import { DimsDoor } from '../family/dims-door';
 import { RuleOverridesDoor } from '../rules/rule-door';
+import { text } from '../schema/text';
 import { uniqueIds } from '../schema/unique';
 
-const Id = z.string().min(1).max(100);
-const Kind = z.string().min(1).max(60);
+const Id = text().min(1).max(100);
+const Kind = text().min(1).max(60);
 const Qty = z.number().int().min(1).max(1000);
 const Price = z.number().min(0).max(1e7);
 const Stock = z.number().int().min(0).max(1e6).nullish();

@@ -174,10 +174,6 @@ const airBesideLeak = (
   return { air, hold };
 };
 
-/** What a hold's verdict and interval speak of, and what not. */
-export const HOLD_COVERS =
-  'A leak’s interval holds it 95 times in 100, over the usual ways of settling and leaking, at the pressure and temperature of that hold; other pressures, heat and shaking are not in it.';
-
 /** What widens an interval by less does not show in its figures. */
 const TOLD_ML_PER_MIN = 0.0005;
 

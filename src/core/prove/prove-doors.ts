@@ -1,10 +1,11 @@
 import { z } from 'zod';
 import type { Sends } from '../schema/sends';
 import { Id, Note, Target } from '../schema/target';
+import { text } from '../schema/text';
 import { WET_NAMES } from './programme/seen';
 import { ReadRunDoor } from './read-run-door';
 
-const StepId = z.string().min(1).max(60);
+const StepId = text().min(1).max(60);
 const Shield = z.boolean().refine((shut) => shut, 'shut the shield first');
 export const StartRun = z.object({ ...Target, stepId: StepId, shield: Shield, holder: Id });
 export type StartRun = Sends<typeof StartRun>;
@@ -16,7 +17,7 @@ export const NoteSeen = z.object({
   answer: z.enum(['good', 'bad']).nullable(),
   readings: z.tuple([z.number().min(-1000).max(1000), z.number().min(-1000).max(1000)]).nullable(),
   wet: z.enum(WET_NAMES).nullable(),
-  note: z.string().trim().max(300),
+  note: text().trim().max(300),
 });
 export type NoteSeen = Sends<typeof NoteSeen>;
 export const StartStanding = z.object({ ...Target, stepId: StepId, startMm: z.number().min(-1000).max(1000).nullable() });

@@ -19,8 +19,13 @@ export const saySpan = (ms: number): string => {
 /** Until when, from now: `for 0:02 more`. */
 export const sayUntil = (until: number, now: number): string => `for ${saySpan(until - now)} more`;
 
+/** A moment that a calendar has; what lies in the database of before may be none. */
+export const isMoment = (at: number): boolean => Math.abs(at) <= 8.64e15;
+const NO_DATE = 'no date that can be read';
+
 /** When, as people say it: `today 15:40`, `Thu 9:00` within a week, else `12 Nov 9:00`. In the machine's time zone. */
 export const sayWhen = (at: number, now: number): string => {
+  if (!isMoment(at)) return NO_DATE;
   const date = new Date(at);
   const clock = clockOf(date);
   const days = Math.round((startOfDay(at) - startOfDay(now)) / DAY_MS);
@@ -30,10 +35,10 @@ export const sayWhen = (at: number, now: number): string => {
 };
 
 /** A date that stays true on paper: `25 Nov 2026 12:00`. In the machine's time zone. */
-export const sayDate = (at: number): string => `${DAY_AND_YEAR.format(at)} ${clockOf(new Date(at))}`;
+export const sayDate = (at: number): string => (!isMoment(at) ? NO_DATE : `${DAY_AND_YEAR.format(at)} ${clockOf(new Date(at))}`);
 
 /** The full date, for hovering. */
-export const sayFullDate = (at: number): string => FULL.format(at);
+export const sayFullDate = (at: number): string => (isMoment(at) ? FULL.format(at) : NO_DATE);
 
 const clockOf = (date: Date): string => `${date.getHours()}:${String(date.getMinutes()).padStart(2, '0')}`;
 const startOfDay = (at: number): number => new Date(at).setHours(0, 0, 0, 0);

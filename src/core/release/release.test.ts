@@ -6,7 +6,7 @@ import { FAMILIES } from '../family/families';
 import { type Drawing, geometryAt } from '../family/family';
 import { NO_TOUCH } from '../fluid/contact';
 import { judgeBore } from '../judge/judge';
-import { HOLD_COVERS } from '../prove/hold-analysis';
+import { HOLD_COVERS } from '../prove/hold-covers';
 import { isRunStep, type RunStep } from '../prove/programme/step';
 import { usualSteps } from '../prove/programme/usual';
 import type { Run } from '../prove/run';

@@ -2,7 +2,7 @@ import { sayComplaint } from '../book-in/complaint';
 import { MATERIAL_WORDS } from '../family/material';
 import { gaugeBore } from '../gauge/gauge';
 import { sayNotSeen, sayRests } from '../judge/say-covers';
-import { HOLD_COVERS } from '../prove/hold-analysis';
+import { HOLD_COVERS } from '../prove/hold-covers';
 import { sayStep } from '../prove/programme/say-step';
 import { RUN_WAYS } from '../prove/run-way';
 import { sayNominal } from '../quantity/say';

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { text } from '../schema/text';
 import { RULE_NAMES, RULES, type Rules, STANDARD_RULES } from './rule-set';
 
 const valueDoor = (name: keyof typeof RULES) => z.number().min(RULES[name].min).max(RULES[name].max);
@@ -24,6 +25,6 @@ export const EditedRulesDoor = WholeSet.superRefine((set, context) => {
 
 /** A stored rule set. Rules that the shop has not set are null and take the table; rules that came after it was stored take the standard value. */
 export const RulesDoor = z
-  .record(z.string(), z.unknown())
+  .record(text(), z.unknown())
   .transform((stored): Readonly<Record<string, unknown>> => ({ ...STANDARD_RULES, ...stored }))
   .pipe(WholeSet) as unknown as z.ZodType<Rules, Rules>;

@@ -1,11 +1,12 @@
 import { fc, test as property } from '@fast-check/vitest';
 import { describe, expect, test } from 'vitest';
+import { seeded } from '../../../devices/hand/random';
 import { METRIC } from '../quantity/units';
 import { STANDARD_RULES } from '../rules/rule-set';
 import { circuitStates, pedalCurve, type SplitInput } from './circuits';
 import { clutchRelease } from './clutch';
 import { gapRecordOf, sayGapRecord } from './gap-record';
-import { DEPTH_PAIRS } from './gap-sheet';
+import { DEPTH_PAIRS, type GapSheet, gapQuestion } from './gap-sheet';
 import { hydraulics } from './hydraulics';
 import { saySecond } from './say-gap';
 import { secondReadings } from './second-readings';
@@ -163,4 +164,37 @@ describe('a gap for the record', () => {
   ])('read at the rod: %s mm is %s', (play, verdict) =>
     expect(gapRecordOf('rod-play', { play, play2: play }, STANDARD_RULES)?.verdict).toBe(verdict),
   );
+});
+
+test('a slip of 0.1 to 0.5 mm in one reading of fifty hardly ever makes a wrong gap look right', () => {
+  const random = seeded(76);
+  /** A depth as a hand reads it, to 0.05 mm. */
+  const read = (mm: number): number => {
+    const slip = random.next() < 0.02 ? random.pick([-1, 1]) * random.between(0.1, 0.5) : 0;
+    return Math.round((mm + random.normal(0.02) + slip) / 0.05) * 0.05;
+  };
+  const FIELDS = ['standOff', 'socket', 'edge', 'reading'] as const;
+  let [onceWrong, twiceWrong] = [0, 0];
+  const gaps = 20_000;
+  for (let i = 0; i < gaps; i++) {
+    const gapMm = random.between(0, 1.5);
+    const truth = { standOff: 4.8, socket: 12.9, edge: 20, reading: 20 - 8.1 + gapMm };
+    const wrong = gapMm < 0.4 || gapMm > 1.1;
+    const first = Object.fromEntries(FIELDS.map((f) => [f, read(truth[f])])) as Record<(typeof FIELDS)[number], number>;
+    const asked = gapQuestion(first) as SetupInput;
+    if (setup(asked, STANDARD_RULES).verdict !== 'ok') continue;
+    if (wrong) onceWrong += 1;
+    // Read again until each pair agrees, as it is asked for.
+    let sheet: GapSheet = first;
+    do {
+      sheet = { ...sheet, ...Object.fromEntries(FIELDS.map((f) => [`${f}2`, read(truth[f])])) };
+      for (const { field } of secondReadings(sheet, DEPTH_PAIRS).apart) {
+        const depth = field.slice(0, -1) as (typeof FIELDS)[number];
+        sheet = { ...sheet, [depth]: read(truth[depth]) };
+      }
+    } while (secondReadings(sheet, DEPTH_PAIRS).apart.length > 0);
+    if (wrong && gapRecordOf('depths', sheet, STANDARD_RULES)?.verdict === 'ok') twiceWrong += 1;
+  }
+  expect(onceWrong / gaps).toBeGreaterThan(0.01);
+  expect(twiceWrong / gaps).toBeLessThan(0.001);
 });

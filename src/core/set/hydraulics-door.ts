@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { RuleOverridesDoor } from '../rules/rule-door';
+import { text } from '../schema/text';
 import { uniqueIds } from '../schema/unique';
 
 const Dia = z.number().positive().max(500);
@@ -15,7 +16,7 @@ export const HydraulicsRequest = z
       z
         .array(
           z.strictObject({
-            id: z.string().min(1).max(100),
+            id: text().min(1).max(100),
             diaMm: Dia,
             count: z.number().int().min(1).max(100),
             travelMm: z.number().min(0).max(500),

@@ -2,13 +2,15 @@ import { z } from 'zod';
 import { MATERIALS } from '../family/material';
 import type { Sends } from '../schema/sends';
 import { Note, Target } from '../schema/target';
+import { text } from '../schema/text';
+import { when } from '../schema/when';
 
 export const SendOut = z.object({
   ...Target,
-  shop: z.string().trim().min(2, 'who sleeves it?').max(100),
+  shop: text().trim().min(2, 'who sleeves it?').max(100),
   material: z.enum(MATERIALS).refine((m) => m.startsWith('sleeve-'), 'what sleeve?'),
   wallMm: z.number({ error: 'measure the thinnest wall first' }).gt(0).max(500),
-  promisedAt: z.number().int().positive(),
+  promisedAt: when(),
   note: Note,
 });
 export type SendOut = Sends<typeof SendOut>;

@@ -1,15 +1,17 @@
 import { z } from 'zod';
 import type { Sends } from '../schema/sends';
 import { Id } from '../schema/target';
+import { text } from '../schema/text';
+import { when } from '../schema/when';
 import { EnteredArticle, EnteredFitment } from './article-door';
 
 const Qty = z.number().int().min(1, 'at least one').max(100_000);
 export const Receive = z.object({
   id: Id,
   articleId: Id,
-  lot: z.string().trim().min(1, 'which lot is it?').max(60),
+  lot: text().trim().min(1, 'which lot is it?').max(60),
   qty: Qty,
-  expiresAt: z.number().nullable(),
+  expiresAt: when().nullable(),
   orderId: Id.nullable(),
 });
 export type Receive = Sends<typeof Receive>;
@@ -19,13 +21,13 @@ export const CorrectStock = z
     lotId: Id,
     counted: z.number().int().min(0, 'not below none').max(100_000),
     reason: z.enum(['counted', 'adjusted']),
-    note: z.string().trim().max(200),
+    note: text().trim().max(200),
   })
   .refine((c) => c.reason === 'counted' || c.note.length >= 3, { path: ['note'], message: 'say why' });
 export type CorrectStock = Sends<typeof CorrectStock>;
-export const FaultLot = z.object({ lotId: Id, fault: z.string().trim().max(200) });
+export const FaultLot = z.object({ lotId: Id, fault: text().trim().max(200) });
 export type FaultLot = Sends<typeof FaultLot>;
-export const Order = z.object({ id: Id, articleId: Id, qty: Qty, expectedAt: z.number() });
+export const Order = z.object({ id: Id, articleId: Id, qty: Qty, expectedAt: when() });
 export type Order = Sends<typeof Order>;
 export const Reorder = z.object({ articleId: Id, reorderAt: z.number().int().min(0).max(100_000).nullable() });
 export type Reorder = Sends<typeof Reorder>;

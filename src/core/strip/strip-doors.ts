@@ -3,6 +3,7 @@ import { DimsDoor } from '../family/dims-door';
 import { PART_KIND_NAMES } from '../family/part-kind';
 import type { Sends } from '../schema/sends';
 import { Id, Note, Target } from '../schema/target';
+import { text } from '../schema/text';
 import { CONDITIONS } from './condition';
 import { ChecksDoor, FastenedDoor } from './tray-door';
 import { METHOD_NAMES, STUCK_STATES, TREATMENT_RESULTS } from './treatment';
@@ -17,7 +18,7 @@ export const RecordPart = z.object({
     faces: z.enum(['open', 'blind']).nullable().optional(),
     dims: DimsDoor.optional(),
     checks: ChecksDoor.optional(),
-    note: z.string().max(500).optional(),
+    note: text().max(500).optional(),
     fate: z.enum(['refitted', 'replaced', 'binned']).nullable().optional(),
     goesIn: z
       .strictObject({ piece: z.enum(['same', 'new']), faces: z.enum(['open', 'blind']).nullable() })
@@ -31,9 +32,9 @@ export const AddPart = z.object({
   ...Target,
   partId: Id,
   kind: z.enum(PART_KIND_NAMES),
-  name: z.string().trim().min(2, 'what is it?').max(60),
+  name: text().trim().min(2, 'what is it?').max(60),
   qty: z.number().int().min(1).max(20),
-  note: z.string().trim().max(500),
+  note: text().trim().max(500),
   behindId: Id.nullable(),
 });
 export type AddPart = Sends<typeof AddPart>;
@@ -41,7 +42,7 @@ export const DropPart = z.object({ ...Target, partId: Id });
 export type DropPart = Sends<typeof DropPart>;
 export const TellStep = z.object({
   ...Target,
-  stepId: z.string().min(1).max(80),
+  stepId: text().min(1).max(80),
   outcome: z.enum(['done', 'absent', 'open']),
   note: Note,
   dims: DimsDoor,

@@ -1,10 +1,11 @@
 import { z } from 'zod';
 import { DimsDoor } from '../family/dims-door';
 import { PART_KIND_NAMES } from '../family/part-kind';
+import { text } from '../schema/text';
 import { CONDITIONS } from './condition';
 
 /** Figures in the unit that the name ends in, or the word chosen. */
-export const ChecksDoor = z.record(z.string().min(1).max(40), z.union([z.number().min(-1e6).max(1e6), z.string().min(1).max(60)]));
+export const ChecksDoor = z.record(text().min(1).max(40), z.union([z.number().min(-1e6).max(1e6), text().min(1).max(60)]));
 export type Checks = z.output<typeof ChecksDoor>;
 
 /** How a screw was tightened: to a number from a manual, or by feel, with why. */
@@ -13,18 +14,18 @@ export const FastenedDoor = z.discriminatedUnion('how', [
     how: z.literal('torque'),
     nm: z.number().gt(0, 'must be above 0 Nm').max(500),
     hand: z.enum(['right', 'left']),
-    source: z.string().max(200),
+    source: text().max(200),
   }),
   z.strictObject({
     how: z.literal('by-feel'),
     hand: z.enum(['right', 'left']),
-    reason: z.string().trim().min(3, 'say why it is not by torque').max(200),
+    reason: text().trim().min(3, 'say why it is not by torque').max(200),
   }),
 ]);
 export type Fastened = z.output<typeof FastenedDoor>;
 
 /** Which piece of which bag, and so of which lot, a new part is. `place` counts from 0 in the bag's list. */
-const PieceFrom = z.strictObject({ bagId: z.string(), lotId: z.string(), place: z.number().int().min(0) });
+const PieceFrom = z.strictObject({ bagId: text(), lotId: text(), place: z.number().int().min(0) });
 export type PieceFrom = z.output<typeof PieceFrom>;
 
 const Facing = z.enum(['open', 'blind']).nullable();
@@ -45,12 +46,12 @@ const OwnIn = z.strictObject({ piece: z.literal('same'), ...In });
  * How something was tightened is told with what is in, so nothing that is absent or still on the bench can be tightened.
  */
 export const TrayPartDoor = z.strictObject({
-  id: z.string().min(1).max(80),
+  id: text().min(1).max(80),
   /** Its place in the row from the open end; parts that were added lie between whole numbers. */
   seq: z.number(),
-  slotId: z.string().min(1).max(60),
+  slotId: text().min(1).max(60),
   kind: z.enum(PART_KIND_NAMES),
-  name: z.string().min(1).max(80),
+  name: text().min(1).max(80),
   qty: z.number().int().min(1).max(20),
   found: z.enum(['present', 'absent']).nullable(),
   condition: z.enum(CONDITIONS).nullable(),
@@ -59,7 +60,7 @@ export const TrayPartDoor = z.strictObject({
   dims: DimsDoor,
   /** What inspection found: figures and words by the name of the check. */
   checks: ChecksDoor,
-  note: z.string().max(500),
+  note: text().max(500),
   fate: z.enum(['refitted', 'replaced', 'binned']).nullable(),
   /** The piece that went in; null until one is. */
   goesIn: z.discriminatedUnion('piece', [OwnIn, NewIn]).nullable(),

@@ -1,3 +1,5 @@
+import { isMoment } from '../quantity/say-time';
+
 /** One line of a calendar. Time in ms since 1970. */
 export type CalendarEntry = {
   readonly id: string;
@@ -18,24 +20,27 @@ export const iCalendar = (entries: readonly CalendarEntry[], now: number): strin
     'VERSION:2.0',
     'PRODID:-//Eddrin//EN',
     'CALSCALE:GREGORIAN',
-    ...entries.flatMap((e) => [
-      'BEGIN:VEVENT',
-      `UID:${e.id}@eddrin`,
-      `DTSTAMP:${stamp(now)}`,
-      `DTSTART:${stamp(e.at)}`,
-      'DURATION:PT15M',
-      `SUMMARY:${escaped(e.title)}`,
-      `DESCRIPTION:${escaped(e.text)}`,
-      ...(e.alarm ? ['BEGIN:VALARM', 'ACTION:DISPLAY', 'TRIGGER:PT0S', `DESCRIPTION:${escaped(e.title)}`, 'END:VALARM'] : []),
-      'END:VEVENT',
-    ]),
+    // What has no date of a calendar is told on its unit's own page.
+    ...entries
+      .filter((e) => isMoment(e.at))
+      .flatMap((e) => [
+        'BEGIN:VEVENT',
+        `UID:${e.id}@eddrin`,
+        `DTSTAMP:${stamp(now)}`,
+        `DTSTART:${stamp(e.at)}`,
+        'DURATION:PT15M',
+        `SUMMARY:${escaped(e.title)}`,
+        `DESCRIPTION:${escaped(e.text)}`,
+        ...(e.alarm ? ['BEGIN:VALARM', 'ACTION:DISPLAY', 'TRIGGER:PT0S', `DESCRIPTION:${escaped(e.title)}`, 'END:VALARM'] : []),
+        'END:VEVENT',
+      ]),
     'END:VCALENDAR',
   ]
     .map((line) => `${folded(line)}\r\n`)
     .join('');
 
 const stamp = (at: number): string => new Date(at).toISOString().replace(/[-:]|\.\d{3}/g, '');
-const escaped = (text: string): string => text.replace(/([\\;,])/g, '\\$1').replace(/\r?\n/g, '\\n');
+const escaped = (text: string): string => text.replace(/([\\;,])/g, '\\$1').replace(/\r\n?|\n/g, '\\n');
 
 const OCTETS = 75;
 /** Breaks between characters, never inside one; what goes on starts with a space. */

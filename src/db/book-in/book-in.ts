@@ -5,11 +5,13 @@ import type { UnitKind } from '@/core/family/family-name';
 import type { Material } from '@/core/family/material';
 import { familyOf, type Variant } from '@/core/family/variant-door';
 import type { Person } from '@/core/people/role';
+import { ok, type Result } from '@/core/result';
 import { emptyTray } from '@/core/strip/tray';
-import { appendEvent, applyEdits, type Changed } from '../engine/change-unit';
+import { appendEvent, applyEdits, type Changed, type ChangeError, refused } from '../engine/change-unit';
 import type { Db } from '../engine/connection';
+import { digestOf } from '../engine/digest';
 import { put } from '../engine/edit';
-import { customers, jobs, units } from '../tables';
+import { customers, jobs, unitEvents, units } from '../tables';
 
 export type BookIn = {
   /** Made by the client, so that a retry books in once. */
@@ -35,13 +37,21 @@ export type BookIn = {
 };
 
 /** Books a unit in: its customer (the one of the same name and telephone, if there is one), its job, its tag and its empty tray. */
-export function bookIn(db: Db, person: Person, at: number, b: BookIn): Promise<Changed & { readonly tagNo: number }> {
+export function bookIn(db: Db, person: Person, at: number, b: BookIn): Promise<Result<Changed & { readonly tagNo: number }, ChangeError>> {
+  const digest = digestOf(b);
   return db.transaction(async (tx) => {
     const [repeated] = await tx
       .select({ unitId: units.id, version: units.version, tagNo: units.tagNo })
       .from(units)
       .where(eq(units.id, b.unitId));
-    if (repeated !== undefined) return repeated;
+    if (repeated !== undefined) {
+      const [first] = await tx
+        .select()
+        .from(unitEvents)
+        .where(eq(unitEvents.id, `${b.unitId}-booked-in`));
+      const same = first?.personId === person.id && (first.digest === null || first.digest === digest);
+      return same ? ok(repeated) : refused('That number belongs to another unit: load the page anew and book it in again.');
+    }
     const known = await tx.select().from(customers).where(eq(customers.name, b.customer));
     const customerId = known.find((c) => c.phone === b.phone)?.id ?? `${b.unitId}-customer`;
     await tx.insert(customers).values({ id: customerId, name: b.customer, phone: b.phone, createdAt: at }).onConflictDoNothing();
@@ -92,7 +102,7 @@ export function bookIn(db: Db, person: Person, at: number, b: BookIn): Promise<C
       override: null,
       unmet: [],
     };
-    const changes = await applyEdits(tx, [
+    const applied = await applyEdits(tx, b.unitId, [
       put('units', unit),
       put('steps', step),
       ...tray.map((part) => put('parts', { ...part, unitId: b.unitId })),
@@ -100,7 +110,9 @@ export function bookIn(db: Db, person: Person, at: number, b: BookIn): Promise<C
         put('findings', { id: `${b.unitId}-test-${t.name}`, unitId: b.unitId, at, personId: person.id, about: 'test' as const, ...t }),
       ),
     ]);
-    await appendEvent(tx, { eventId: `${b.unitId}-booked-in`, unitId: b.unitId, person, at, kind: 'booked-in', note: '' }, 1, changes);
-    return { unitId: b.unitId, version: 1, tagNo };
+    if (!applied.ok) return applied;
+    const event = { eventId: `${b.unitId}-booked-in`, unitId: b.unitId, person, at, kind: 'booked-in' as const, note: '', digest };
+    await appendEvent(tx, event, 1, applied.value);
+    return ok({ unitId: b.unitId, version: 1, tagNo });
   });
 }

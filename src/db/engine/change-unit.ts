@@ -17,7 +17,7 @@ import { loadUnit } from './load-unit';
 import { recordAfter } from './record-after';
 import { moveTallies } from './tally';
 
-/** Who changes which unit, and what it is called. The client makes `eventId`: a retry with the same one applies once. */
+/** Who changes which unit, and what it is called. The client makes `eventId`: a retry with the same one, by the same person and saying the same, applies once. */
 export type Change = {
   readonly eventId: string;
   readonly unitId: string;
@@ -29,6 +29,8 @@ export type Change = {
   readonly restsOn?: readonly string[];
   readonly kind: EventKind;
   readonly note: string;
+  /** Of what was sent with it: a change of the same number that says something else is another. Empty where nobody sent it. */
+  readonly digest: string;
 };
 
 export type ChangeError = Extract<SaveError, { readonly code: 'no-such-unit' | 'stale' | 'refused' }>;
@@ -56,11 +58,11 @@ export async function changeUnit(
         version: units.version,
         changedAt: units.changedAt,
         programmes: programmesSaved,
-        repeated: sql<number | null>`(select ${unitEvents.version} from ${unitEvents} where ${unitEvents.id} = ${change.eventId})`,
       })
       .from(units)
       .where(eq(units.id, change.unitId));
-    if (row !== undefined && row.repeated !== null) return ok({ unitId: change.unitId, version: row.repeated });
+    const repeated = await repeatOf(tx, change);
+    if (repeated !== undefined) return repeated;
     const before = isStill(ahead, row) ? ahead.record : await loadUnit(tx, change.unitId);
     if (row === undefined || before === undefined) return fail({ code: 'no-such-unit' });
     if (before.unit.exit !== null && !AFTER_LEAVING.includes(change.kind))
@@ -71,7 +73,8 @@ export async function changeUnit(
     const edits = await decide(before, at, tx);
     if (!edits.ok) return edits;
     const others = edits.value.filter((e) => e.table !== 'units');
-    const changes = await applyEdits(tx, others);
+    const applied = await applyEdits(tx, change.unitId, others);
+    if (!applied.ok) return applied;
     const edited = edits.value.flatMap((e) => (e.table === 'units' && 'put' in e ? [toUnit(e.put)] : [])).at(-1);
     const wanted = edited ?? before.unit;
     const after = recordAfter({ ...before, unit: wanted }, others) ?? (await loadUnit(tx, change.unitId));
@@ -80,7 +83,7 @@ export async function changeUnit(
     const unit = { ...wanted, ...summaryOf({ ...after, unit: wanted }), version, changedAt: at };
     await moveTallies(tx, lessonsOf(before), lessonsOf({ ...after, unit }), at);
     await tx.update(units).set(changedFields(before.unit, unit)).where(eq(units.id, change.unitId));
-    await appendEvent(tx, { ...change, at }, version, [...changes, ...unitChange(before.unit, unit)]);
+    await appendEvent(tx, { ...change, at }, version, [...applied.value, ...unitChange(before.unit, unit)]);
     left = { record: { ...after, unit }, programmes: row.programmes };
     return ok({ unitId: change.unitId, version });
   });
@@ -96,28 +99,48 @@ const unitChange = (before: Unit, after: Unit): readonly RowChange[] =>
 const changedFields = (before: Unit, after: Unit): Partial<Unit> =>
   Object.fromEntries(Object.entries(after).filter(([name, value]) => before[name as keyof Unit] !== value));
 
-/** Writes rows and says what that did to each. Parents are put before children, and dropped after them. */
-export async function applyEdits(tx: Tx, edits: readonly Edit[]): Promise<readonly RowChange[]> {
+/** What a change of this number already came to: the same change sent again, or another that took its number; undefined where it is new. */
+const repeatOf = async (tx: Tx, change: Change): Promise<Result<Changed, ChangeError> | undefined> => {
+  const [event] = await tx.select().from(unitEvents).where(eq(unitEvents.id, change.eventId));
+  if (event === undefined) return undefined;
+  const same =
+    event.unitId === change.unitId &&
+    event.personId === change.person.id &&
+    event.kind === change.kind &&
+    (event.digest === null || event.digest === change.digest);
+  return same
+    ? ok({ unitId: change.unitId, version: event.version })
+    : refused('That number belongs to another change: load the page anew and do it again.');
+};
+
+/**
+ * Writes rows of a unit and says what that did to each. Parents are put before children, and dropped after them.
+ * A row that is another unit's, or another kind's, is not touched, and nothing is written.
+ */
+export async function applyEdits(tx: Tx, unitId: string, edits: readonly Edit[]): Promise<Result<readonly RowChange[], ChangeError>> {
+  const before = new Map<TrackedName, ReadonlyMap<string, Row<TrackedName>>>();
+  for (const name of TRACKED_NAMES) {
+    const ids = edits.flatMap((e) => (e.table === name ? ['put' in e ? e.put.id : e.drop] : []));
+    if (ids.length === 0) continue;
+    const rows = await rowsById(tx, name, ids);
+    if ([...rows.values()].some((row) => 'unitId' in row && row.unitId !== null && row.unitId !== unitId))
+      return refused('That belongs to another unit.');
+    before.set(name, rows);
+  }
   const changes: RowChange[] = [];
   for (const name of TRACKED_NAMES) {
     const rows = edits.flatMap((e) => (e.table === name && 'put' in e ? [e.put] : []));
     if (rows.length === 0) continue;
-    const before = await rowsById(
-      tx,
-      name,
-      rows.map((r) => r.id),
-    );
     await upsert(tx, name, rows);
-    for (const row of rows) changes.push(...rowChange(name, row.id, before.get(row.id), row));
+    for (const row of rows) changes.push(...rowChange(name, row.id, before.get(name)?.get(row.id), row));
   }
   for (const name of [...TRACKED_NAMES].reverse()) {
     const ids = edits.flatMap((e) => (e.table === name && 'drop' in e ? [e.drop] : []));
     if (ids.length === 0) continue;
-    const before = await rowsById(tx, name, ids);
     await tx.delete(TRACKED[name]).where(inArray(TRACKED[name].id, ids));
-    for (const id of ids) changes.push(...rowChange(name, id, before.get(id), undefined));
+    for (const id of ids) changes.push(...rowChange(name, id, before.get(name)?.get(id), undefined));
   }
-  return changes;
+  return ok(changes);
 }
 
 /** Rows of one table as they are now, by id. */
@@ -156,6 +179,7 @@ export async function appendEvent(tx: Tx, change: Omit<Change, 'version'>, versi
     personId: change.person.id,
     kind: change.kind,
     note: change.note,
+    digest: change.digest,
     payload,
   });
 }

@@ -154,6 +154,7 @@ export async function breakLostRuns(db: Db, at: number): Promise<number> {
       version: null,
       kind: 'run-ended' as const,
       note: '',
+      digest: '',
     };
     const step = StoredStep.parse(row.step);
     const samples = await piecesOf(db, runId);

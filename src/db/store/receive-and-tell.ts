@@ -10,7 +10,16 @@ export async function receiveAndTell(db: Db, change: StockChange, r: Received): 
   const { id, person, at } = change;
   await endWait(
     db,
-    { eventId: `${id}-here`, unitId: waiting.unitId, version: null, person, at, kind: 'wait-ended', note: 'its parts are here' },
+    {
+      eventId: `${id}-here`,
+      unitId: waiting.unitId,
+      version: null,
+      person,
+      at,
+      kind: 'wait-ended',
+      note: 'its parts are here',
+      digest: '',
+    },
     waiting.timerId,
   );
   return done;

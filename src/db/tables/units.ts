@@ -94,6 +94,8 @@ export const unitEvents = sqliteTable(
     kind: text().notNull(),
     note: text().notNull(),
     payload: text({ mode: 'json' }).notNull(),
+    /** Of what was sent with it; empty for what the shop itself did, null before it was kept. */
+    digest: text(),
     undoneBy: text(),
   },
   (t) => [uniqueIndex('unit_events_order').on(t.unitId, t.version)],

@@ -1,5 +1,7 @@
 'use client';
 
+import { isMoment } from '@/core/quantity/say-time';
+
 /** A day and an hour on this machine's clock; ms since 1970. */
 export const DateField = ({
   label,
@@ -25,6 +27,7 @@ export const DateField = ({
 );
 
 const localText = (at: number): string => {
+  if (!isMoment(at)) return '';
   const d = new Date(at);
   const two = (n: number): string => String(n).padStart(2, '0');
   return `${d.getFullYear()}-${two(d.getMonth() + 1)}-${two(d.getDate())}T${two(d.getHours())}:${two(d.getMinutes())}`;

@@ -1,4 +1,5 @@
-import { HOLD_COVERS, type HoldAnalysis } from '@/core/prove/hold-analysis';
+import type { HoldAnalysis } from '@/core/prove/hold-analysis';
+import { HOLD_COVERS } from '@/core/prove/hold-covers';
 import type { RunAnalysis } from '@/core/prove/run-analysis';
 import { sayFlow } from '@/core/quantity/say';
 

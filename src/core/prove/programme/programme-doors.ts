@@ -1,12 +1,14 @@
 import { z } from 'zod';
 import { UNIT_KINDS } from '../../family/family-name';
 import type { Sends } from '../../schema/sends';
+import { text } from '../../schema/text';
+import { Version } from '../../schema/when';
 import { StepsDoor } from './step-door';
 
 export const SaveProgramme = z.object({
   family: z.enum(UNIT_KINDS),
-  after: z.number().int().min(0),
-  note: z.string().trim().min(3, 'say why it changes').max(300),
+  after: Version,
+  note: text().trim().min(3, 'say why it changes').max(300),
   steps: StepsDoor,
 });
 export type SaveProgramme = Sends<typeof SaveProgramme>;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { text } from '../../schema/text';
 import { FIGURES, type FigureName, isRunStep, type RunStep, STEP_KINDS, STEPS, type Step, type StepKind } from './step';
 
 const figureDoor = (name: FigureName) => {
@@ -7,13 +8,13 @@ const figureDoor = (name: FigureName) => {
   return 'blank' in FIGURES[name] ? number.nullable() : number;
 };
 
-const Text = z.string().trim().max(400);
+const Text = text().trim().max(400);
 const stepDoor = (kind: StepKind) =>
   z.strictObject({
-    id: z.string().min(1).max(60),
+    id: text().min(1).max(60),
     kind: z.literal(kind),
     need: z.enum(['must', 'may']),
-    chamber: z.string().min(1).max(60).nullable(),
+    chamber: text().min(1).max(60).nullable(),
     why: Text,
     means: Text,
     ...Object.fromEntries(STEPS[kind].figures.map((name) => [name, figureDoor(name)])),

@@ -1,1 +1,0 @@
-ALTER TABLE `hone_passes` ADD `body_temp_c` real;
