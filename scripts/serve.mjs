@@ -15,6 +15,8 @@ if (process.argv.includes('--help')) {
 }
 
 const port = Number(process.argv[2]);
+// Database, photos and tokens are their owner's alone.
+process.umask(0o077);
 // Read once: the folder may hold another build by the time that a page asks.
 process.env.EDDRIN_BUILD_ID = readFileSync(join(process.env.EDDRIN_BUILD ?? '.next', 'BUILD_ID'), 'utf8').trim();
 const app = next({ dev: false, port });
@@ -54,13 +56,57 @@ const logged = (request, response, id) => {
   });
 };
 
+/** Why a request is not looked at: an address that is written wrongly, or a page of another site that writes here. */
+const refusal = (request) => {
+  try {
+    decodeURIComponent(request.url ?? '');
+  } catch {
+    return [400, 'That address is written wrongly.'];
+  }
+  const { origin, host } = request.headers;
+  const reads = request.method === 'GET' || request.method === 'HEAD';
+  const foreign = origin !== undefined && !(URL.canParse(origin) && new URL(origin).host === (request.headers['x-forwarded-host'] ?? host));
+  return foreign && !reads ? [403, 'That came from another site.'] : undefined;
+};
+
+/** Cookies that are written wrongly are dropped, here and in the browser: one of them would shut it out for good. */
+const withoutBadCookies = (request, response) => {
+  const pairs = (request.headers.cookie ?? '').split(/; */).filter((pair) => pair !== '');
+  const bad = pairs.filter((pair) => {
+    try {
+      decodeURIComponent(pair);
+      return false;
+    } catch {
+      return true;
+    }
+  });
+  if (bad.length === 0) return;
+  request.headers.cookie = pairs.filter((pair) => !bad.includes(pair)).join('; ');
+  const names = bad.map((pair) => pair.split('=')[0] ?? '').filter((name) => /^[\w.-]+$/.test(name));
+  response.setHeader(
+    'set-cookie',
+    names.map((name) => `${name}=; Path=/; Max-Age=0`),
+  );
+};
+
 const server = createServer((request, response) => {
   const fixed = request.url?.startsWith('/_next/static/') === true;
   // One number for a request, in the log and in what a person is told; whatever was sent under its name is replaced.
   const id = randomUUID();
   request.headers['x-request-id'] = id;
+  request.headers['x-address'] = request.socket.remoteAddress ?? 'unknown';
   response.setHeader('x-request-id', id);
   if (!fixed) logged(request, response, id);
+  response.setHeader('x-content-type-options', 'nosniff');
+  response.setHeader('referrer-policy', 'same-origin');
+  const refused = refusal(request);
+  if (refused !== undefined) {
+    const [status, title] = refused;
+    response.writeHead(status, { 'content-type': 'application/problem+json' });
+    response.end(JSON.stringify({ type: 'about:blank', title, status }));
+    return;
+  }
+  withoutBadCookies(request, response);
   if (!fixed) {
     const nonce = Buffer.from(randomUUID()).toString('base64');
     const policy = policyOf(nonce);
@@ -68,12 +114,13 @@ const server = createServer((request, response) => {
     request.headers['x-nonce'] = nonce;
     request.headers['content-security-policy'] = policy;
     response.setHeader('content-security-policy', policy);
-    response.setHeader('x-content-type-options', 'nosniff');
-    response.setHeader('referrer-policy', 'same-origin');
     response.setHeader('permissions-policy', 'camera=(self), microphone=(), geolocation=()');
   }
   (fixed ? thorough : quick)(request, response, () => void handle(request, response));
 });
+// A request that comes drop by drop is cut off; a photo on a slow line is not.
+server.headersTimeout = 15_000;
+server.requestTimeout = 120_000;
 server.listen(port);
 
 for (const signal of ['SIGINT', 'SIGTERM'])

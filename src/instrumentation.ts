@@ -11,7 +11,8 @@ export async function register(): Promise<void> {
     process.stderr.write(`✗ The environment cannot be used:\n${faults.map((f) => `  ${f}`).join('\n')}\n`);
     process.exit(1);
   }
-  const { migrateDb, theDb } = await import('./db/engine/connection');
+  const { migrateDb, ownersAlone, theDb } = await import('./db/engine/connection');
+  await ownersAlone();
   const { breakLostRuns } = await import('./db/prove/prove');
   const { deliverRules } = await import('./db/rules/deliver');
   const { sweepPhotos } = await import('./db/unit/photos');

@@ -1,4 +1,4 @@
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
@@ -73,6 +73,32 @@ test('each answer has a number, which is the server’s own', async () => {
   const ask = () => fetch(`${app.origin}/api/v1/build`, { headers: { 'x-request-id': 'mine' } });
   const [one, two] = [(await ask()).headers.get('x-request-id'), (await ask()).headers.get('x-request-id')];
   expect([one === null, one === two, one === 'mine']).toEqual([false, false, false]);
+});
+
+test('what is written wrongly or comes from elsewhere is refused in words, and shuts nobody out', async () => {
+  const get = (path: string, headers: Record<string, string> = {}) => fetch(`${app.origin}${path}`, { headers, redirect: 'manual' });
+  const wrong = await get('/units/%E0%A4%A');
+  expect([wrong.status, wrong.headers.get('content-type')]).toEqual([400, 'application/problem+json']);
+  const cookie = await get('/sign-in', { cookie: 'eddrin.session_token=%E0%A4%A; other=1' });
+  expect([cookie.status, cookie.headers.get('set-cookie')]).toEqual([200, 'eddrin.session_token=; Path=/; Max-Age=0']);
+  const foreign = await fetch(`${app.origin}/photos`, { method: 'POST', headers: { origin: 'https://elsewhere.example' }, body: 'x' });
+  expect(foreign.status).toBe(403);
+  const script = /\/_next\/static\/[^"]+\.js/.exec(await (await get('/sign-in')).text())?.[0] ?? '';
+  const fixed = await get(script);
+  expect([fixed.status, fixed.headers.get('x-content-type-options'), fixed.headers.get('referrer-policy')]).toEqual([
+    200,
+    'nosniff',
+    'same-origin',
+  ]);
+});
+
+test('database, photos and tokens are readable by their owner only', () => {
+  const open = readdirSync(app.data, { recursive: true, withFileTypes: true }).filter(
+    (f) => (statSync(join(f.parentPath, f.name)).mode & 0o077) !== 0,
+  );
+  // What lies in a folder of its owner's is out of reach whatever it says itself.
+  expect(open.filter((f) => f.parentPath === app.data).map((f) => f.name)).toEqual([]);
+  expect(statSync(app.data).mode & 0o077).toBe(0);
 });
 
 test('a shop with nothing in it starts: nobody to sign in, rule set 1, no crash', async () => {

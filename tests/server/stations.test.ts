@@ -111,8 +111,21 @@ describe('gauge and judge', () => {
     school: null,
     wallMm: null,
   });
-  const mark = (id: string, more: object) =>
-    ({ id, name: id, kind: 'pit', x0Mm: 24, x1Mm: 24.5, clock0Deg: 170, clock1Deg: 176, cleaned: true, note: '', ...more }) as const;
+  // A mark's id is its own in the whole shop.
+  let drawn = 0;
+  const mark = (name: string, more: object) =>
+    ({
+      id: `${name}-${++drawn}`,
+      name,
+      kind: 'pit',
+      x0Mm: 24,
+      x1Mm: 24.5,
+      clock0Deg: 170,
+      clock1Deg: 176,
+      cleaned: true,
+      note: '',
+      ...more,
+    }) as const;
 
   test('the verdict is computed on the server and stored with its rule set, its input and its person', async () => {
     const unitId = await at('judge');

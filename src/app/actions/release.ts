@@ -13,7 +13,7 @@ import { changeOf } from '../_server/change-of';
 
 /** One signature under a release. Whoever signs enters their PIN, also when they are signed in. */
 export const signAction = act('bench', Sign, async (i, { db, person, now }) => {
-  const signer = await checkPin(db, i.signerId, i.pin, now);
+  const signer = await checkPin(db, i.signerId, i.pin, now, { kind: 'signed-in', personId: person.id });
   if (!signer.ok)
     return fail({
       code: 'refused',

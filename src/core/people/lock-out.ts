@@ -3,9 +3,9 @@ export const FREE_TRIES = 5;
 const FIRST_LOCK_MS = 60_000;
 const LONGEST_LOCK_MS = 3_600_000;
 
-/** Wrong PINs of the whole shop in a minute before every sign-in waits: someone is going through the names. */
-const SHOP_TRIES = 30;
-const SHOP_WINDOW_MS = 60_000;
+/** Wrong PINs from one address in a minute before sign-in from there waits: someone is going through the names. */
+const ADDRESS_TRIES = 30;
+const ADDRESS_WINDOW_MS = 60_000;
 
 export type PinState = { readonly failedPins: number; readonly lockedUntil: number | null };
 
@@ -19,8 +19,8 @@ export const afterWrongPin = (s: PinState, now: number): PinState => {
   return { failedPins, lockedUntil: over < 0 ? null : now + Math.min(LONGEST_LOCK_MS, FIRST_LOCK_MS * 2 ** over) };
 };
 
-/** Until when no PIN is tried at all; undefined while the shop's wrong ones are few. @param wrongAt times of wrong PINs, oldest first */
-export const shopLockedUntil = (wrongAt: readonly number[], now: number): number | undefined => {
-  const first = wrongAt.filter((at) => at > now - SHOP_WINDOW_MS).at(-SHOP_TRIES);
-  return first === undefined ? undefined : first + SHOP_WINDOW_MS;
+/** Until when no PIN from an address is tried; undefined while its wrong ones are few. @param wrongAt times of its wrong PINs, oldest first */
+export const addressLockedUntil = (wrongAt: readonly number[], now: number): number | undefined => {
+  const first = wrongAt.filter((at) => at > now - ADDRESS_WINDOW_MS).at(-ADDRESS_TRIES);
+  return first === undefined ? undefined : first + ADDRESS_WINDOW_MS;
 };

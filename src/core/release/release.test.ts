@@ -256,9 +256,9 @@ describe('what a certificate states', () => {
     const held = state({ ...record(), runs: [run('low-hold', 51), run('hold', 52)] });
     expect(held.proved).toEqual([
       'By the shop’s programme for wheel cylinder, double, as delivered; on the rig.',
+      HOLD_COVERS,
       'Hold, 5 bar: low-hold held.',
       'Hold, 80 bar: hold held.',
-      HOLD_COVERS,
     ]);
     expect(held.notProved).toEqual([
       'Return of the piston under load, and behaviour when hot.',

@@ -120,8 +120,8 @@ const sayProved = (r: UnitRecord): readonly string[] => {
   const ways = [...new Set(r.runs.filter((x) => x.state === 'finished').map((x) => RUN_WAYS[x.way]))];
   return [
     `By the shop’s programme for ${r.family.label.toLowerCase()}, ${r.programme.version === 0 ? 'as delivered' : `version ${r.programme.version}`}${ways.length === 0 ? '' : `; ${ways.join('; ')}`}.`,
-    ...done.map((s) => `${capital(sayStep(s.step, METRIC))}: ${s.texts.join(' ')}`),
     ...(done.some((s) => s.step.kind === 'hold' || s.step.kind === 'cycles') ? [HOLD_COVERS] : []),
+    ...done.map((s) => `${capital(sayStep(s.step, METRIC))}: ${s.texts.join(' ')}`),
   ];
 };
 

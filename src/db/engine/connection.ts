@@ -1,4 +1,5 @@
 import { mkdirSync } from 'node:fs';
+import { chmod, mkdir, readdir } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import { createClient } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
@@ -20,6 +21,15 @@ export type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
 const BUSY_TIMEOUT_MS = 5000;
 
 export const dataFolder = (): string => setting('EDDRIN_DATA');
+
+/** What lay in the data folder before is closed to others too; what is made new is by the process's mask. */
+export const ownersAlone = async (): Promise<void> => {
+  const folder = dataFolder();
+  await mkdir(folder, { recursive: true });
+  await chmod(folder, 0o700);
+  const inside = await readdir(folder, { withFileTypes: true });
+  await Promise.all(inside.map((f) => chmod(join(folder, f.name), f.isDirectory() ? 0o700 : 0o600)));
+};
 
 /** A file in the data folder unless `DATABASE_URL` names another database. */
 export const databaseUrl = (): string => setting('DATABASE_URL') ?? `file:${join(dataFolder(), 'eddrin.db')}`;

@@ -1,7 +1,7 @@
 import { getSessionCookie } from 'better-auth/cookies';
 import { constantTimeEqual, hashPassword, makeSignature, verifyPassword } from 'better-auth/crypto';
 import { and, asc, eq, gt, lt, sql } from 'drizzle-orm';
-import { afterWrongPin, isLocked, shopLockedUntil } from '@/core/people/lock-out';
+import { addressLockedUntil, afterWrongPin, isLocked } from '@/core/people/lock-out';
 import { type Person, ROLES } from '@/core/people/role';
 import { fail, ok, type Result } from '@/core/result';
 import type { Db, Reader } from '../engine/connection';
@@ -41,44 +41,67 @@ const everyoneQuery = prepared((db: Reader) => db.select(PERSON).from(people).or
 
 export const everyone = (db: Reader): Promise<readonly Person[]> => everyoneQuery(db).execute();
 
-/** When wrong PINs were tried at this server, oldest first; the last hundred. */
-let wrongPins: readonly number[] = [];
+/** Where a PIN is tried: at the door, or by somebody who is in. */
+export type From = { readonly kind: 'address'; readonly address: string } | { readonly kind: 'signed-in'; readonly personId: string };
+
+/** When wrong PINs of people there are were tried, by the address that they came from, the last hundred of each; the newest addresses. */
+const wrongPins = new Map<string, readonly number[]>();
+const MOST_ADDRESSES = 5000;
+const countWrong = (address: string, now: number): void => {
+  const before = wrongPins.get(address) ?? [];
+  wrongPins.delete(address);
+  wrongPins.set(address, [...before.slice(-99), now]);
+  const oldest = wrongPins.keys().next().value;
+  if (wrongPins.size > MOST_ADDRESSES && oldest !== undefined) wrongPins.delete(oldest);
+};
 
 /**
- * Is this the person's PIN? Every path that asks for one comes through here, so that the lock-out cannot be gone round.
+ * Is this the person's PIN? Every path that asks for one comes through here, so that the lock-out cannot be gone round. Wrong ones count for
+ * the person and for where they come from, never for the shop: names that are nobody's count for nobody, and a stranger shuts out himself.
+ * @param from an address, or who is signed in there: their own PIN is asked whatever strangers tried on their name
  * @returns the same answer for a person who does not exist and for a wrong PIN
  */
-export async function checkPin(db: Db, personId: string, pin: string, now: number): Promise<Result<Person, PinError>> {
-  const shopUntil = shopLockedUntil(wrongPins, now);
-  if (shopUntil !== undefined) return fail({ code: 'locked', until: shopUntil });
-  const checked = await checkPersonPin(db, personId, pin, now);
-  if (!checked.ok) wrongPins = [...wrongPins.slice(-99), now];
+export async function checkPin(db: Db, personId: string, pin: string, now: number, from: From): Promise<Result<Person, PinError>> {
+  const place = from.kind === 'address' ? from.address : `signed in: ${from.personId}`;
+  const until = addressLockedUntil(wrongPins.get(place) ?? [], now);
+  if (until !== undefined) return fail({ code: 'locked', until });
+  const own = from.kind === 'signed-in' && from.personId === personId;
+  const { checked, counts } = await checkPersonPin(db, personId, pin, now, own);
+  if (counts) countWrong(place, now);
   return checked;
 }
 
-async function checkPersonPin(db: Db, personId: string, pin: string, now: number): Promise<Result<Person, PinError>> {
+/** `own`: no lock is heeded or made. `counts`: a PIN of a person there is was tried, and was wrong. */
+async function checkPersonPin(
+  db: Db,
+  personId: string,
+  pin: string,
+  now: number,
+  own: boolean,
+): Promise<{ readonly checked: Result<Person, PinError>; readonly counts: boolean }> {
   // The try is counted before the PIN is checked, one after another: many at once do not get more tries.
   const tried = await db.transaction(async (tx) => {
     const [row] = await tx.select().from(people).innerJoin(accounts, eq(accounts.userId, people.id)).where(eq(people.id, personId));
-    if (row === undefined || isLocked(row.people, now)) return { row, counted: undefined };
+    if (row === undefined || (!own && isLocked(row.people, now))) return { row, counted: undefined };
+    if (own) return { row, counted: row.people };
     const counted = afterWrongPin(row.people, now);
     await tx.update(people).set(counted).where(eq(people.id, personId));
     return { row, counted };
   });
-  if (tried.row === undefined) return fail({ code: 'wrong-pin' });
+  if (tried.row === undefined) return { checked: fail({ code: 'wrong-pin' }), counts: false };
   const { people: person, accounts: account } = tried.row;
-  if (tried.counted === undefined) return fail({ code: 'locked', until: person.lockedUntil ?? now });
+  if (tried.counted === undefined) return { checked: fail({ code: 'locked', until: person.lockedUntil ?? now }), counts: false };
   if (account.password === null || !(await verifyPassword({ hash: account.password, password: pin }))) {
-    const until = tried.counted.lockedUntil;
-    return fail(until === null ? { code: 'wrong-pin' } : { code: 'locked', until });
+    const until = own ? null : tried.counted.lockedUntil;
+    return { checked: fail(until === null ? { code: 'wrong-pin' } : { code: 'locked', until }), counts: true };
   }
-  await db.update(people).set({ failedPins: 0, lockedUntil: null }).where(eq(people.id, personId));
-  return ok({ id: person.id, name: person.name, role: person.role, bench: person.bench });
+  if (!own) await db.update(people).set({ failedPins: 0, lockedUntil: null }).where(eq(people.id, personId));
+  return { checked: ok({ id: person.id, name: person.name, role: person.role, bench: person.bench }), counts: false };
 }
 
 /** Signs a person in at this bench: checks the PIN and sets the session's cookie. */
 export async function signIn(db: Db, personId: string, pin: string, headers: Headers, now: number): Promise<Result<Person, PinError>> {
-  const checked = await checkPin(db, personId, pin, now);
+  const checked = await checkPin(db, personId, pin, now, { kind: 'address', address: headers.get('x-address') ?? 'unknown' });
   if (checked.ok) await (await theAuth()).api.signInUsername({ body: { username: personId, password: pin }, headers });
   return checked;
 }
@@ -101,7 +124,7 @@ const sessionQuery = prepared((db: Reader) =>
  * A session that needs no renewing is found by one statement here, a tenth of what the library takes; all else is asked of the library.
  */
 export async function whoIs(db: Db, headers: Headers): Promise<Person | undefined> {
-  const cookie = decodeURIComponent(getSessionCookie(headers) ?? '');
+  const cookie = decoded(getSessionCookie(headers) ?? '');
   const token = cookie.slice(0, cookie.indexOf('.'));
   if (token !== '' && constantTimeEqual(cookie, `${token}.${await makeSignature(token, authSecret())}`)) {
     const until = new Date(Date.now() + (IDLE_S - RENEW_S) * 1000);
@@ -114,6 +137,15 @@ export async function whoIs(db: Db, headers: Headers): Promise<Person | undefine
   const role = ROLES.find((r) => r === session.user.role);
   return role === undefined ? undefined : { id, name, role, bench: bench ?? null };
 }
+
+/** What a cookie says; nothing where it is written wrongly. */
+const decoded = (text: string): string => {
+  try {
+    return decodeURIComponent(text);
+  } catch {
+    return '';
+  }
+};
 
 /** Takes away sessions and tokens that are past. @returns how many */
 export const sweepSessions = async (db: Db, now: number): Promise<number> => {
