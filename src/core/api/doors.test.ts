@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { z } from 'zod';
 import { RulesDoor } from '../rules/rule-door';
@@ -41,6 +42,34 @@ describe('problems', async () => {
   test('an id that comes twice is told at the second', () => {
     const parsed = uniqueIds(z.array(z.object({ id: z.string() }))).safeParse([{ id: 'a' }, { id: 'b' }, { id: 'a' }]);
     expect(parsed.success ? [] : problemsOf(parsed.error)).toEqual([{ path: '[2].id', message: 'the id "a" comes twice' }]);
+  });
+});
+
+describe('lists that may be left out', () => {
+  test.each(['stack-check', 'kit-match'])('count as empty: %s', async (name) => {
+    const { request } = JSON.parse(readFileSync(new URL(`../../../docs/contracts/${name}.example.json`, import.meta.url), 'utf8'));
+    const optional = ['slots', 'removed', 'fitted', 'sundries'];
+    const without = Object.fromEntries(Object.entries(request).filter(([key]) => !optional.includes(key)));
+    const empty = { ...without, ...Object.fromEntries(optional.filter((key) => key in request).map((key) => [key, []])) };
+    const [left, given] = [
+      await CALCULATIONS.get(name)?.run(without, STANDARD_RULES),
+      await CALCULATIONS.get(name)?.run(empty, STANDARD_RULES),
+    ];
+    expect(left?.ok).toBe(true);
+    expect(left).toEqual(given);
+  });
+  test('rules of any chapter are taken everywhere; an unknown grit is told beside every other fault', async () => {
+    const { request } = JSON.parse(readFileSync(new URL('../../../docs/contracts/air-check.example.json', import.meta.url), 'utf8'));
+    expect(
+      (await CALCULATIONS.get('air-check')?.run({ ...request, rules: { laneMarginMm: 2, spreadBoreMm: 0.1 } }, STANDARD_RULES))?.ok,
+    ).toBe(true);
+    const hone = JSON.parse(readFileSync(new URL('../../../docs/contracts/hone-plan.example.json', import.meta.url), 'utf8')).request;
+    const passes = [{ ...hone.passes[0], grit: 321, strokes: -1 }];
+    expect((await wrong('hone-plan', { ...hone, passes, rpm: 0 })).map(([path]) => path).sort()).toEqual([
+      'passes[0].grit',
+      'passes[0].strokes',
+      'rpm',
+    ]);
   });
 });
 

@@ -14,8 +14,11 @@ export type StackInput = {
   readonly chambers: readonly Chamber[];
   readonly seals: readonly StackSeal[];
   readonly slots?: readonly string[] | null | undefined;
-  readonly removed: readonly { readonly id: string; readonly kind?: string | null | undefined; readonly fate?: Fate | null | undefined }[];
-  readonly fitted: readonly { readonly id: string; readonly slot: string }[];
+  readonly removed?:
+    | readonly { readonly id: string; readonly kind?: string | null | undefined; readonly fate?: Fate | null | undefined }[]
+    | null
+    | undefined;
+  readonly fitted?: readonly { readonly id: string; readonly slot: string }[] | null | undefined;
 };
 
 export type SealFacing = {
@@ -43,10 +46,11 @@ export type StackCheck = {
 export function stackCheck(input: StackInput): StackCheck {
   const pressures = new Map(input.chambers.map((c) => [c.id, c.pressure]));
   const seals = input.seals.map((s) => facingOf(s, pressures));
-  const fittedIds = new Set(input.fitted.map((f) => f.id));
-  const filled = new Set(input.fitted.map((f) => f.slot));
-  const leftover = input.removed.filter((r) => r.fate == null && !fittedIds.has(r.id)).map((r) => r.id);
-  const refused = input.removed.filter((r) => r.fate === 'refitted' && r.kind != null && neverReused(r.kind)).map((r) => r.id);
+  const [removed, fitted] = [input.removed ?? [], input.fitted ?? []];
+  const fittedIds = new Set(fitted.map((f) => f.id));
+  const filled = new Set(fitted.map((f) => f.slot));
+  const leftover = removed.filter((r) => r.fate == null && !fittedIds.has(r.id)).map((r) => r.id);
+  const refused = removed.filter((r) => r.fate === 'refitted' && r.kind != null && neverReused(r.kind)).map((r) => r.id);
   const missing = (input.slots ?? []).filter((slot) => !filled.has(slot));
   const ok = seals.every((s) => s.ok) && leftover.length === 0 && refused.length === 0 && missing.length === 0;
   return { seals, leftover, refused, missing, ok, rulesUsed: {} };

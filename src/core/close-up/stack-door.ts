@@ -20,8 +20,11 @@ const Fields = z.object({
   slots: z.array(Id).max(500).nullish(),
   removed: uniqueIds(
     z.array(z.strictObject({ id: Id, kind: Kind.nullish(), fate: z.enum(['refitted', 'replaced', 'binned']).nullish() })).max(500),
-  ),
-  fitted: z.array(z.strictObject({ id: Id, slot: Id })).max(500),
+  ).nullish(),
+  fitted: z
+    .array(z.strictObject({ id: Id, slot: Id }))
+    .max(500)
+    .nullish(),
   rules: RuleOverridesDoor,
 });
 

@@ -23,7 +23,7 @@ export const KitMatchRequest = z
     ),
     sundries: uniqueIds(
       z.array(z.strictObject({ id: Id, kind: Kind, dims: DimsDoor, price: Price, stock: Stock, leadDays: LeadDays })).max(5000),
-    ),
+    ).nullish(),
     promiseDays: z.number().min(0).max(3650).nullish(),
     allowUnverified: z.boolean().nullish(),
     rules: RuleOverridesDoor,
