@@ -11,7 +11,14 @@ export const problem = (status: number, title: string, errors: readonly Problem[
 /** A write by a browser comes from a page of our own; another site's is refused. */
 export const fromOurPage = (sent: Pick<Headers, 'get'>): boolean => {
   const origin = sent.get('origin');
-  return origin !== null && URL.canParse(origin) && new URL(origin).host === sent.get('host');
+  return origin !== null && URL.canParse(origin) && new URL(origin).host === (sent.get('x-forwarded-host') ?? sent.get('host'));
+};
+
+/** The shop's own address for paper and codes: as it is set, else as this request came by it. */
+export const shopOrigin = (sent: Pick<Headers, 'get'>): string => {
+  const set = setting('EDDRIN_ORIGIN');
+  if (set !== undefined) return new URL(set).origin;
+  return `${sent.get('x-forwarded-proto') ?? 'http'}://${sent.get('x-forwarded-host') ?? sent.get('host') ?? 'localhost'}`;
 };
 
 /** The token that a request carries, if it does. */

@@ -9,7 +9,7 @@ import { saySaveError } from '@/core/unit/save-error';
 import { theDb } from '@/db/engine/connection';
 import { addPhoto } from '@/db/unit/photos';
 import { changeOf } from '../_server/change-of';
-import { problem } from '../_server/door';
+import { fromOurPage, problem } from '../_server/door';
 import { currentPerson } from '../_server/who';
 
 /** Largest body that is read at all; benches send pictures that they have made smaller. */
@@ -33,7 +33,7 @@ export async function POST(request: Request): Promise<Response> {
   const person = await currentPerson();
   if (person === undefined) return problem(401, 'Sign in first.');
   if (!may(person.role, 'book-in')) return problem(403, 'Your role may not do this.');
-  if (!fromHere(request)) return problem(403, 'That came from another site.');
+  if (!fromOurPage(request.headers)) return problem(403, 'That came from another site.');
   const bytes = Number(request.headers.get('content-length') ?? Number.NaN);
   if (!(bytes <= LARGEST_BYTES)) return problem(413, 'A photo is at most 12 MB.');
   const form = await request.formData().catch(() => undefined);
@@ -49,10 +49,3 @@ export async function POST(request: Request): Promise<Response> {
   revalidatePath('/', 'layout');
   return Response.json(result.value, { status: 201 });
 }
-
-/** A write from another site's page is refused, as Next does for actions. */
-const fromHere = (request: Request): boolean => {
-  const origin = request.headers.get('origin');
-  const host = request.headers.get('x-forwarded-host') ?? request.headers.get('host');
-  return origin !== null && URL.canParse(origin) && new URL(origin).host === host;
-};

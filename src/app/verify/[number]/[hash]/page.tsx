@@ -8,10 +8,12 @@ export const metadata: Metadata = { title: 'Certificate' };
 /** What the code on a certificate leads to: whether the shop stands by it. Open to whoever holds the paper; it tells no more than that does. */
 export default async function VerifyPage({ params }: { readonly params: Promise<{ readonly number: string; readonly hash: string }> }) {
   const { number, hash } = await params;
-  const answer = await verifyCertificate(await theDb(), Number(number), hash);
+  // One form of a number, as it is printed: 7, not 07 nor 7.0.
+  const printed = /^[1-9]\d{0,8}$/.test(number);
+  const answer = printed ? await verifyCertificate(await theDb(), Number(number), hash) : undefined;
   return (
     <main className="mx-auto max-w-xl px-4 py-10">
-      <h1 className="mb-3 text-xl font-bold">Certificate {/^\d{1,9}$/.test(number) ? number : ''}</h1>
+      <h1 className="mb-3 text-xl font-bold">Certificate {printed ? number : ''}</h1>
       {answer === undefined ? (
         <p className="border-l-4 border-red pl-3">
           No certificate of this shop has this number and this mark. Either the paper was altered or copied wrongly, or it is not ours. Ask

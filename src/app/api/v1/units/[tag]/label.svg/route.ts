@@ -1,10 +1,11 @@
 import { labelSvg } from '@/ui/print/label';
+import { shopOrigin } from '../../../../../_server/door';
 import { unitOrRefusal } from '../../../../../_server/unit-door';
 
 export async function GET(request: Request, { params }: { params: Promise<{ tag: string }> }): Promise<Response> {
   const found = await unitOrRefusal(params);
   if (found instanceof Response) return found;
-  return new Response(labelSvg(found.record, new URL(request.url).origin), {
+  return new Response(labelSvg(found.record, shopOrigin(request.headers)), {
     headers: { 'content-type': 'image/svg+xml', 'cache-control': 'private, no-store' },
   });
 }

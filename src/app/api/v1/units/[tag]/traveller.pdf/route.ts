@@ -4,6 +4,7 @@ import { drawnParts } from '@/core/unit/drawn-parts';
 import { unitAddress } from '@/ui/print/label';
 import { sectionSvg } from '@/ui/print/section-svg';
 import { travellerPdf } from '@/ui/print/traveller-pdf';
+import { shopOrigin } from '../../../../../_server/door';
 import { pngOf } from '../../../../../_server/drawing-answer';
 import { unitOrRefusal } from '../../../../../_server/unit-door';
 
@@ -18,7 +19,7 @@ export async function GET(request: Request, { params }: { params: Promise<{ tag:
   const pdf = await renderToBuffer(
     travellerPdf(travellerOf(record), {
       section: drawing === undefined ? null : await pngOf(drawing),
-      address: unitAddress(record, new URL(request.url).origin),
+      address: unitAddress(record, shopOrigin(request.headers)),
       printedAt: Date.now(),
     }),
   );
