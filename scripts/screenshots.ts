@@ -79,6 +79,8 @@ for (const [name, view] of Object.entries(VIEWS)) {
   await page.goto(await addressOf(view), { waitUntil: 'load' });
   // The next wait to ring is drawn once the page runs.
   await page.waitForFunction(() => /SQ-\d/.test(document.querySelector('header')?.textContent ?? ''));
+  // What is worked out beside the page has come.
+  await page.waitForFunction(() => !document.body.innerText.includes('Trying the cut in the model'));
   await page.screenshot({ path: `${folder}/${name}.png` });
   console.log(name);
 }

@@ -1,15 +1,22 @@
 import { connect, type Socket } from 'node:net';
-import { createInterface } from 'node:readline';
 import { z } from 'zod';
 import { setting } from '@/config';
+import { text } from '@/core/schema/text';
 
-/** What a rig says. Anything else on its line is rubbish. */
+/** What a rig says; no rig of this trade reads past these. Anything else on its line is rubbish. */
 const Message = z.union([
-  z.object({ hello: z.literal('rig'), name: z.string().max(100), speed: z.number().positive().default(1) }),
+  z.object({ hello: z.literal('rig'), name: text().max(100), speed: z.number().min(0.1).max(1000).default(1) }),
   z.object({ event: z.enum(['filling', 'holding', 'down']) }),
-  z.object({ t: z.number(), p: z.number(), ml: z.number(), c: z.number().nullish() }),
-  z.object({ error: z.string() }),
+  z.object({
+    t: z.number().min(0).max(1_000_000),
+    p: z.number().min(-100).max(2000),
+    ml: z.number().min(-1000).max(10_000),
+    c: z.number().min(-60).max(300).nullish(),
+  }),
+  z.object({ error: text().max(500) }),
 ]);
+/** A line is a sample or a few words, bytes. */
+const LONGEST_LINE = 2000;
 export type RigMessage = z.output<typeof Message>;
 export type RigCommand =
   | { readonly cmd: 'begin'; readonly unit: string }
@@ -49,10 +56,15 @@ export function openRigLine(hear: (message: RigMessage | { readonly rubbish: str
   socket.once('connect', () => socket.setTimeout(0));
   socket.on('error', (error) => end(`no line to the rig: ${error.message}`));
   socket.on('close', () => end('the rig dropped the line'));
-  // The reader passes the socket's errors on; the socket's own listener has told them.
-  createInterface({ input: socket })
-    .on('line', (line) => hear(parse(line)))
-    .on('error', () => {});
+  let begun = '';
+  socket.setEncoding('utf8').on('data', (piece: string) => {
+    const lines = `${begun}${piece}`.split('\n');
+    begun = lines.pop() ?? '';
+    for (const line of lines) if (!over) hear(line.length > LONGEST_LINE ? { rubbish: line.slice(0, SHOWN) } : parse(line));
+    if (begun.length <= LONGEST_LINE || over) return;
+    hear({ rubbish: `a line without end, ${begun.slice(0, SHOWN)}` });
+    begun = '';
+  });
   return {
     send: (command) => void socket.write(`${JSON.stringify(command)}\n`),
     close: () => {
@@ -62,11 +74,14 @@ export function openRigLine(hear: (message: RigMessage | { readonly rubbish: str
   };
 }
 
+/** Of rubbish, so much is told, characters. */
+const SHOWN = 200;
+
 const parse = (line: string): RigMessage | { readonly rubbish: string } => {
   try {
     const message = Message.safeParse(JSON.parse(line));
-    return message.success ? message.data : { rubbish: line.slice(0, 200) };
+    return message.success ? message.data : { rubbish: line.slice(0, SHOWN) };
   } catch {
-    return { rubbish: line.slice(0, 200) };
+    return { rubbish: line.slice(0, SHOWN) };
   }
 };

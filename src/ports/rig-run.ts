@@ -32,6 +32,8 @@ export type RunStore = {
   readonly end: (run: RigRun) => void;
 };
 
+/** Half an hour of holding at ten a second is 18,000 samples. */
+const MOST_SAMPLES = 60_000;
 /** Samples later than this are late: the rig is not trusted any more, ms. */
 const LATE_MS = 2000;
 /** A page that holds a run may be gone this long, ms: as long as loading it again takes. */
@@ -249,6 +251,7 @@ const timeIn = (samples: readonly RigSample[], phase: RigSample['phase']): numbe
 /** Out of range, out of order: the application never trusts a device. */
 const sampleFault = (s: { readonly t: number; readonly p: number; readonly ml: number }, run: RigRun): string | undefined => {
   const last = run.samples.at(-1);
+  if (run.samples.length >= MOST_SAMPLES) return 'the rig sent more samples than any run has';
   if (last !== undefined && !(s.t > last.t)) return `the rig's clock ran backward at ${s.t} s`;
   if (!(s.p >= -1 && s.p <= run.order.step.targetBar * OVER_SHARE + OVER_BAR)) return `pressure out of range: ${s.p} bar`;
   return undefined;

@@ -288,6 +288,9 @@ describe('a rig that misbehaves', () => {
     ['rubbish', [hello, 'not json at all'], /sent something that is no sample: not json/],
     ['a sample without a number', [hello, { t: 1, p: 'overload', ml: 0 }], /no sample/],
     ['its own error', [hello, { error: 'pump jammed' }], /the rig says: pump jammed/],
+    ['an error as long as a book', [hello, { error: 'x'.repeat(5_000_000) }], /^the rig sent something that is no sample: .{1,300}$/],
+    ['a time past all times', [hello, { t: 1e308, p: 1, ml: 1 }], /no sample/],
+    ['a speed of nothing', [{ ...hello, speed: 1e-300 }], /no sample/],
     ['pressure out of range', [hello, { t: 0.1, p: 140, ml: 4 }], /pressure out of range: 140 bar/],
     ['a clock that runs backward', [hello, { t: 2, p: 1, ml: 1 }, { t: 1, p: 2, ml: 1 }], /clock ran backward/],
   ])('%s: the run breaks off with words, and the pressure is asked down', async (_, messages, why) => {
@@ -297,6 +300,16 @@ describe('a rig that misbehaves', () => {
     const run = await runToEnd(new RigKeeper());
     expect(run.state).toBe('broken');
     expect(run.because).toMatch(why);
+    await expect.poll(commands).toEqual(['begin', 'pressurise', 'release']);
+  });
+
+  test('a line without end is not waited for', async () => {
+    await serve((say, socket) => {
+      say(hello);
+      socket.write('x'.repeat(100_000));
+    });
+    const run = await runToEnd(new RigKeeper());
+    expect([run.state, run.because.slice(0, 70)]).toEqual(['broken', expect.stringMatching(/a line without end, x+/)]);
     await expect.poll(commands).toEqual(['begin', 'pressurise', 'release']);
   });
 

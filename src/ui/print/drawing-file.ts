@@ -12,6 +12,7 @@ const COLOURS: Readonly<Record<string, string>> = {
   tint: '#b4c4ea',
   tint2: '#dbe3f4',
   brass: '#5e450b',
+  amber: '#8a4a00',
   red: '#b3261e',
 };
 

@@ -55,12 +55,12 @@ export function GapAnswer({
           {GAP_WORDS[verdict]}
         </p>
         <p>{sayVerdict(answer, units)}</p>
-        <p className="text-[13px] text-ink2">
-          ± holds how the depths were read, 95 times in 100; not a bent flange, nor one that is not drawn down.
-        </p>
         {(answer.verdict === 'ok' || second.apart.length > 0) && saySecond(second, units).map((t) => <p key={t}>{t}</p>)}
         {turns !== undefined && bad && answer.verdict !== 'ok' && <p className="mt-1 font-bold">{turns}</p>}
         {more.map((t) => t !== undefined && <p key={t}>{t}</p>)}
+        <p className="text-[13px] text-ink2">
+          ± holds how the depths were read, 95 times in 100; not a bent flange, nor one that is not drawn down.
+        </p>
       </div>
     </div>
   );

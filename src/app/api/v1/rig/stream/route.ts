@@ -9,8 +9,9 @@ const TELL_EVERY_MS = 200;
 
 /** The rig's run as server-sent events: all of it first, then what is new. */
 export async function GET(request: Request): Promise<Response> {
-  if ((await currentPerson()) === undefined) return problem(401, 'Sign in first.');
-  return eventStream(request, (send) => {
+  const person = await currentPerson();
+  if (person === undefined) return problem(401, 'Sign in first.');
+  return eventStream(request, person, (send) => {
     let [sent, sentRun, latest]: [number, string, RigRun | undefined] = [0, '', undefined];
     const pace = setInterval(() => {
       if (latest === undefined) return;

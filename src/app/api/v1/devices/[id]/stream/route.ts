@@ -5,7 +5,8 @@ import { currentPerson } from '../../../../../_server/who';
 
 /** What a gauge posts, as server-sent events, for the page that has its grid open. */
 export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
-  if ((await currentPerson()) === undefined) return problem(401, 'Sign in first.');
+  const person = await currentPerson();
+  if (person === undefined) return problem(401, 'Sign in first.');
   const { id } = await params;
-  return eventStream(request, (send) => followGauge(id, send));
+  return eventStream(request, person, (send) => followGauge(id, send));
 }
