@@ -148,7 +148,8 @@ describe('with the stand-in rig', () => {
     else expect([run.state, why.test(run.because)]).toEqual(['broken', true]);
   });
 
-  const port: RunStep = { ...text, id: 'port', kind: 'port', targetBar: 10, rampS: 4, withinS: 1 };
+  // At forty times the time a second is 25 ms, less than a busy machine may stand still.
+  const port: RunStep = { ...text, id: 'port', kind: 'port', targetBar: 10, rampS: 4, withinS: 8 };
   const states = async (o: RunOrder): Promise<readonly [RigRun, readonly string[]]> => {
     const seen: string[] = [];
     const run = await runToEnd(new RigKeeper(), o, (r) => {
