@@ -59,5 +59,16 @@ describe('a line of events', () => {
     const next = line(headers);
     expect(next.response.status).toBe(200);
     for (const l of [...lines, next]) l.hangUp();
+    // Gone before it was answered, or let go by its reader: that makes room as well.
+    const gone = new AbortController();
+    gone.abort();
+    const never = () =>
+      eventStream(new Request('http://shop/stream', { headers, signal: gone.signal }), PEOPLE.tech, () => () => undefined);
+    for (let i = 0; i < 20; i++) expect(never().status).toBe(200);
+    for (let i = 0; i < 20; i++) {
+      const { response } = line(headers);
+      expect(response.status).toBe(200);
+      await response.body?.cancel();
+    }
   });
 });

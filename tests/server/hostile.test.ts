@@ -5,6 +5,8 @@ import { changeOf } from '@/app/_server/change-of';
 import type { MarkRecord } from '@/core/judge/mark-record';
 import { iCalendar } from '@/core/unit/calendar';
 import { bookIn } from '@/db/book-in/book-in';
+import { applyEdits } from '@/db/engine/change-unit';
+import { put } from '@/db/engine/edit';
 import { saveGauging } from '@/db/gauge/gauging';
 import { saveJudgement } from '@/db/judge/judgement';
 import { onTheRack } from '@/db/rack/rack';
@@ -57,6 +59,16 @@ describe('a row of another unit', () => {
     expect((await historyOf(shop.db, first)).length).toBe(wasHistory);
     expect(await shop.record(second)).toEqual(mine);
   });
+});
+
+test('a row that is the store’s own is nobody’s to write from a unit', async () => {
+  const unitId = await shop.book();
+  const times = { orderedAt: START, expectedAt: START, receivedAt: null };
+  const own = { id: 'order-of-store', articleId: 'art-K-131', unitId: null, timerId: null, qty: 3, personId: 'cas', ...times };
+  const written = await shop.db.transaction((tx) => applyEdits(tx, unitId, [put('orders', own)]));
+  expect(written.ok).toBe(true);
+  const again = await shop.db.transaction((tx) => applyEdits(tx, unitId, [put('orders', { ...own, qty: 99, unitId })]));
+  expect(reasons(again)).toEqual(['That belongs to another unit.']);
 });
 
 describe('a number that was used before', () => {

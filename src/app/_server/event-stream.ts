@@ -1,6 +1,6 @@
 import type { Person } from '@/core/people/role';
 import { theDb } from '@/db/engine/connection';
-import { whoIs } from '@/db/people/people';
+import { isStillIn } from '@/db/people/people';
 import { problem } from './door';
 
 /** So that nothing between server and page takes the line for dead; and as often it is asked whether its person is still signed in, ms. */
@@ -22,29 +22,36 @@ export function eventStream(request: Request, person: Person, follow: (send: (ev
   if ((open.get(person.id) ?? 0) >= MOST_LINES) return problem(429, 'Too many pages of yours follow along: close some.');
   const text = new TextEncoder();
   count(person.id, 1);
+  let end = (): void => count(person.id, -1);
   const stream = new ReadableStream<Uint8Array>({
     start(controller) {
       const leave = follow((event) => controller.enqueue(text.encode(`data: ${JSON.stringify(event)}\n\n`)));
       controller.enqueue(text.encode(': here\n\n'));
       let over = false;
-      const end = (): void => {
+      end = (): void => {
         if (over) return;
         over = true;
         clearInterval(alive);
         leave();
         count(person.id, -1);
-        controller.close();
+        try {
+          controller.close();
+        } catch {
+          // Its reader has gone, and closed it already.
+        }
       };
       const alive = setInterval(async () => {
         const still = await theDb()
-          .then((db) => whoIs(db, request.headers))
-          .catch(() => undefined);
+          .then((db) => isStillIn(db, request.headers, person.id, Date.now()))
+          .catch(() => false);
         if (over) return;
-        if (still?.id !== person.id) end();
+        if (!still) end();
         else controller.enqueue(text.encode(': alive\n\n'));
       }, ALIVE_EVERY_MS);
-      request.signal.addEventListener('abort', end);
+      if (request.signal.aborted) end();
+      else request.signal.addEventListener('abort', end);
     },
+    cancel: () => end(),
   });
   return new Response(stream, { headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store', 'x-accel-buffering': 'no' } });
 }

@@ -108,10 +108,20 @@ test('what was cut is said by tool and grit, from where to where', () => {
 
 test('cutting starts from the narrowest mean where a seal runs; what lies outside the lanes does not count', () => {
   const station = (xMm: number, meanMm: number) =>
-    ({ xMm, meanMm, method: 'single', ovalityMm: null, majorAxisDeg: null, rmsResidualMm: null, highMm: meanMm, lowMm: meanMm }) as const;
+    ({
+      xMm,
+      meanMm,
+      method: 'single',
+      ovalityMm: null,
+      ovalityUncertaintyMm: null,
+      majorAxisDeg: null,
+      rmsResidualMm: null,
+      highMm: meanMm,
+      lowMm: meanMm,
+    }) as const;
   const lane = { sealId: 'cup', role: 'pressure', x0Mm: 10, x1Mm: 30, parked0Mm: 10, parked1Mm: 14 } as const;
   const gauge = { stations: [station(5, 22.2), station(12, 22.24), station(25, 22.23), station(50, 22.21)] };
-  expect(startDiaOf({ gauge, lanes: [lane] } as never)).toBe(22.23);
-  expect(startDiaOf({ gauge, lanes: [] } as never)).toBe(22.2);
+  expect(startDiaOf({ gauge, lanes: [lane] })).toBe(22.23);
+  expect(startDiaOf({ gauge, lanes: [] })).toBe(22.2);
   expect(startDiaOf({ gauge: null, lanes: [lane] })).toBeNull();
 });

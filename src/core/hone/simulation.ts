@@ -82,8 +82,8 @@ const movesOf = ({ stroke, cuts, shortShare }: SimulationInput): readonly (Simul
   });
 };
 
-/** Cells of a bore that is only looked at for its rate and its widest place, and strokes that are taken as one there. */
-const [ROUGH_CELLS, ROUGH_CLOCKS, ROUGH_STROKES] = [120, 24, 4];
+/** Cells of a bore that is only looked at for its rate and its widest place, strokes that are taken as one there, and the most steps of one grit: a skin cut by hand takes thousands of strokes. */
+const [ROUGH_CELLS, ROUGH_CLOCKS, ROUGH_STROKES, MOST_LUMPS] = [120, 24, 4, 60];
 /** The cut falls where the bore stands proud, so what the narrowest place gets is not quite in proportion: so often is it tried. */
 const TRIES = 3;
 
@@ -91,7 +91,7 @@ const TRIES = 3;
 const roughly = (input: SimulationInput, scale: number): FieldProfile => {
   let field = fieldOf(input.stations, input.lengthMm, ROUGH_CELLS, ROUGH_CLOCKS);
   for (const { stroke, strokes, ...cut } of movesOf(input)) {
-    const lumps = Math.ceil(strokes / ROUGH_STROKES);
+    const lumps = Math.min(MOST_LUMPS, Math.ceil(strokes / ROUGH_STROKES));
     field = afterStrokes(field, stroke, { ...cut, umPer100Turns: (cut.umPer100Turns * scale * strokes) / lumps }, lumps);
   }
   return profileOf(field);

@@ -115,7 +115,7 @@ const repeatOf = async (tx: Tx, change: Change): Promise<Result<Changed, ChangeE
 
 /**
  * Writes rows of a unit and says what that did to each. Parents are put before children, and dropped after them.
- * A row that is another unit's, or another kind's, is not touched, and nothing is written.
+ * A row that is another unit's, or nobody's (an order of the store), is not touched, and nothing is written; a maker's limit of a fitment is its units' own.
  */
 export async function applyEdits(tx: Tx, unitId: string, edits: readonly Edit[]): Promise<Result<readonly RowChange[], ChangeError>> {
   const before = new Map<TrackedName, ReadonlyMap<string, Row<TrackedName>>>();
@@ -123,7 +123,8 @@ export async function applyEdits(tx: Tx, unitId: string, edits: readonly Edit[])
     const ids = edits.flatMap((e) => (e.table === name ? ['put' in e ? e.put.id : e.drop] : []));
     if (ids.length === 0) continue;
     const rows = await rowsById(tx, name, ids);
-    if ([...rows.values()].some((row) => 'unitId' in row && row.unitId !== null && row.unitId !== unitId))
+    const shared = name === 'makersLimits';
+    if ([...rows.values()].some((row) => 'unitId' in row && row.unitId !== unitId && !(shared && row.unitId === null)))
       return refused('That belongs to another unit.');
     before.set(name, rows);
   }

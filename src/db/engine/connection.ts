@@ -22,13 +22,16 @@ const BUSY_TIMEOUT_MS = 5000;
 
 export const dataFolder = (): string => setting('EDDRIN_DATA');
 
-/** What lay in the data folder before is closed to others too; what is made new is by the process's mask. */
+/** What the shop keeps in its data folder; others may keep theirs there. */
+const OURS = ['eddrin.db', 'eddrin.db-wal', 'eddrin.db-shm', 'photos', 'secret', 'gauge-token', 'demo-pins.json'];
+
+/** What lay in the data folder before is closed to others too; a folder or file that is made new is by the process's mask. What is another owner's is left. */
 export const ownersAlone = async (): Promise<void> => {
   const folder = dataFolder();
-  await mkdir(folder, { recursive: true });
-  await chmod(folder, 0o700);
+  await mkdir(folder, { recursive: true, mode: 0o700 });
   const inside = await readdir(folder, { withFileTypes: true });
-  await Promise.all(inside.map((f) => chmod(join(folder, f.name), f.isDirectory() ? 0o700 : 0o600)));
+  const ours = inside.filter((f) => OURS.includes(f.name));
+  await Promise.allSettled(ours.map((f) => chmod(join(folder, f.name), f.isDirectory() ? 0o700 : 0o600)));
 };
 
 /** A file in the data folder unless `DATABASE_URL` names another database. */

@@ -124,9 +124,8 @@ const sessionQuery = prepared((db: Reader) =>
  * A session that needs no renewing is found by one statement here, a tenth of what the library takes; all else is asked of the library.
  */
 export async function whoIs(db: Db, headers: Headers): Promise<Person | undefined> {
-  const cookie = decoded(getSessionCookie(headers) ?? '');
-  const token = cookie.slice(0, cookie.indexOf('.'));
-  if (token !== '' && constantTimeEqual(cookie, `${token}.${await makeSignature(token, authSecret())}`)) {
+  const token = await tokenOf(headers);
+  if (token !== undefined) {
     const until = new Date(Date.now() + (IDLE_S - RENEW_S) * 1000);
     const [person] = await sessionQuery(db).execute({ token, until });
     if (person !== undefined) return person;
@@ -137,6 +136,21 @@ export async function whoIs(db: Db, headers: Headers): Promise<Person | undefine
   const role = ROLES.find((r) => r === session.user.role);
   return role === undefined ? undefined : { id, name, role, bench: bench ?? null };
 }
+
+/** Has this person's session, as these headers carry it, not ended? Asking does not renew it: a page that is left open signs nobody in for longer. */
+export const isStillIn = async (db: Db, headers: Headers, personId: string, now: number): Promise<boolean> => {
+  const token = await tokenOf(headers);
+  if (token === undefined) return false;
+  const [person] = await sessionQuery(db).execute({ token, until: new Date(now) });
+  return person?.id === personId;
+};
+
+/** The token of the session that these headers carry, where it is one of ours. */
+const tokenOf = async (headers: Headers): Promise<string | undefined> => {
+  const cookie = decoded(getSessionCookie(headers) ?? '');
+  const token = cookie.slice(0, cookie.indexOf('.'));
+  return token !== '' && constantTimeEqual(cookie, `${token}.${await makeSignature(token, authSecret())}`) ? token : undefined;
+};
 
 /** What a cookie says; nothing where it is written wrongly. */
 const decoded = (text: string): string => {

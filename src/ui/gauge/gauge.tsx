@@ -148,11 +148,18 @@ export function Gauge({
     const again = keys[readings.findIndex((r) => r.clockDeg === suspect?.clockDeg && Math.abs(r.xMm - suspect.xMm) < 1e-4)];
     setGoTo(firstToFill(next, wanted, bore, units) ?? again ?? '0-0');
   };
+  // Once what was kept of a draft is there: readings that were typed already are never written over.
+  const [here, setHere] = useState(false);
+  useEffect(() => setHere(true), []);
   const asked = useRef(goOnAt !== undefined && turn !== 'closed');
   useEffect(() => {
-    if (!asked.current || last === undefined || goOnAt === undefined) return;
+    if (!here || !asked.current || last === undefined || goOnAt === undefined) return;
     asked.current = false;
-    goOnFrom(last, goOnAt);
+    const typed = inUnits(kept, units);
+    if (readGrid(typed, units).readings.length === 0) return goOnFrom(last, goOnAt);
+    const next = withDepths(typed, goOnAt, units);
+    setDraft(next);
+    setGoTo(firstToFill(next, goOnAt, bore, units) ?? '0-0');
   });
   const submit = async (): Promise<void> => {
     const result = await save({
