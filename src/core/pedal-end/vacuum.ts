@@ -45,6 +45,9 @@ export const sayVacuumHold = (h: VacuumHold, limitKPa: number): string => {
   }
 };
 
+/** What a vacuum hold speaks of, and what not. */
+export const VACUUM_COVERS = 'Said of this hold on the bench, as it stood: not of the engine’s vacuum, nor of the booster when it is hot.';
+
 /** What a pair of holds means: where to look. Undefined while one of them is missing or says nothing. */
 export const vacuumMeaning = (atRest: VacuumHold | undefined, pressed: VacuumHold | undefined): string | undefined => {
   const [a, b] = [atRest?.outcome, pressed?.outcome];

@@ -6,10 +6,10 @@ import { FAMILIES } from '../family/families';
 import { type Drawing, geometryAt } from '../family/family';
 import { NO_TOUCH } from '../fluid/contact';
 import { judgeBore } from '../judge/judge';
-import { HOLD_COVERS } from '../prove/hold-covers';
 import { isRunStep, type RunStep } from '../prove/programme/step';
 import { usualSteps } from '../prove/programme/usual';
 import type { Run } from '../prove/run';
+import { RUN_COVERS } from '../prove/run-covers';
 import { STANDARD_RULES } from '../rules/rule-set';
 import { putIn } from '../strip/part-news';
 import { emptyTray } from '../strip/tray';
@@ -256,7 +256,7 @@ describe('what a certificate states', () => {
     const held = state({ ...record(), runs: [run('low-hold', 51), run('hold', 52)] });
     expect(held.proved).toEqual([
       'By the shop’s programme for wheel cylinder, double, as delivered; on the rig.',
-      HOLD_COVERS,
+      RUN_COVERS.hold,
       'Hold, 5 bar: low-hold held.',
       'Hold, 80 bar: hold held.',
     ]);

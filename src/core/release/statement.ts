@@ -2,8 +2,9 @@ import { sayComplaint } from '../book-in/complaint';
 import { MATERIAL_WORDS } from '../family/material';
 import { gaugeBore } from '../gauge/gauge';
 import { sayNotSeen, sayRests } from '../judge/say-covers';
-import { HOLD_COVERS } from '../prove/hold-covers';
 import { sayStep } from '../prove/programme/say-step';
+import type { StepKind } from '../prove/programme/step';
+import { RUN_COVERS } from '../prove/run-covers';
 import { RUN_WAYS } from '../prove/run-way';
 import { sayNominal } from '../quantity/say';
 import { METRIC } from '../quantity/units';
@@ -113,6 +114,13 @@ export const stateRelease = (r: UnitRecord, c: ReleaseContext): Statement => {
   };
 };
 
+/** What a certificate says of the reach of its runs, by the steps that make them. */
+const COVERED: readonly (readonly [keyof typeof RUN_COVERS, readonly StepKind[]])[] = [
+  ['hold', ['hold', 'cycles']],
+  ['port', ['port']],
+  ['residual', ['residual']],
+];
+
 /** The programme and what was found at each of its steps. */
 const sayProved = (r: UnitRecord): readonly string[] => {
   const done = provingOf(r).filter((s) => s.stands !== 'open');
@@ -120,7 +128,7 @@ const sayProved = (r: UnitRecord): readonly string[] => {
   const ways = [...new Set(r.runs.filter((x) => x.state === 'finished').map((x) => RUN_WAYS[x.way]))];
   return [
     `By the shop’s programme for ${r.family.label.toLowerCase()}, ${r.programme.version === 0 ? 'as delivered' : `version ${r.programme.version}`}${ways.length === 0 ? '' : `; ${ways.join('; ')}`}.`,
-    ...(done.some((s) => s.step.kind === 'hold' || s.step.kind === 'cycles') ? [HOLD_COVERS] : []),
+    ...COVERED.flatMap(([what, kinds]) => (done.some((s) => kinds.includes(s.step.kind)) ? [RUN_COVERS[what]] : [])),
     ...done.map((s) => `${capital(sayStep(s.step, METRIC))}: ${s.texts.join(' ')}`),
   ];
 };

@@ -184,6 +184,9 @@ export function Identify({
             )}
           </p>
         )}
+        <p className="mb-1 text-[13px] text-ink2">
+          Chances among the fitments on record, by what was measured: one that is not on record is not among them.
+        </p>
         {answer.candidates.map((c) => (
           <Row key={c.id} c={c} unit={unit} units={units} measured={measured} open={open} action={action} />
         ))}

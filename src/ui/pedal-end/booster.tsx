@@ -12,7 +12,7 @@ import {
   pedalFound,
   rodTipText,
 } from '@/core/pedal-end/booster';
-import { type RodState, sayVacuumHold, type VacuumSample, vacuumHold, vacuumMeaning } from '@/core/pedal-end/vacuum';
+import { type RodState, sayVacuumHold, VACUUM_COVERS, type VacuumSample, vacuumHold, vacuumMeaning } from '@/core/pedal-end/vacuum';
 import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
 import { Choices } from '../field/choices';
@@ -105,6 +105,7 @@ function VacuumCard({ target, bench, rules, saveVacuum, open, rod, title }: Prop
   return (
     <Card title={title}>
       {saved !== undefined && <Found verdict={saved.outcome === 'holds' ? 'good' : 'bad'} text={sayVacuumHold(saved, saved.limitKPa)} />}
+      <p className="text-[13px] text-ink2">{VACUUM_COVERS}</p>
       {open && (
         <>
           <VacuumEntry samples={samples} onSay={setSamples} />

@@ -1,6 +1,6 @@
 import type { HoldAnalysis } from '@/core/prove/hold-analysis';
-import { HOLD_COVERS } from '@/core/prove/hold-covers';
 import type { RunAnalysis } from '@/core/prove/run-analysis';
+import { RUN_COVERS } from '@/core/prove/run-covers';
 import { sayFlow } from '@/core/quantity/say';
 
 const HEADLINES: { readonly [K in RunAnalysis['kind']]: { readonly [O in RunAnalysis['outcome']]: string } } = {
@@ -33,6 +33,7 @@ export function Says({ analysis: a, instead }: { readonly analysis: RunAnalysis;
         </p>
       )}
       {a.kind === 'hold' ? <Hold analysis={a} /> : <p>{a.sentence}</p>}
+      <p className="mt-1 text-[13px] text-ink2">{RUN_COVERS[a.kind]}</p>
     </div>
   );
 }
@@ -55,7 +56,6 @@ function Hold({ analysis: a }: { readonly analysis: HoldAnalysis }) {
         </text>
       </svg>
       <p>{a.sentence}</p>
-      <p className="mt-1 text-[13px] text-ink2">{HOLD_COVERS}</p>
       <dl className="mt-2 grid grid-cols-[1fr_auto] gap-y-0.5">
         <dt>compliance of unit and hose</dt>
         <dd className="text-right">{a.complianceMlPerBar.toFixed(4)} ml/bar</dd>

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { sayVacuumHold, type VacuumSample, vacuumHold, vacuumMeaning } from '@/core/pedal-end/vacuum';
+import { sayVacuumHold, VACUUM_COVERS, type VacuumSample, vacuumHold, vacuumMeaning } from '@/core/pedal-end/vacuum';
 import type { Rules } from '@/core/rules/rule-set';
 import { samplesQuery } from '@/core/sums/pedal-sheets';
 import { VacuumEntry } from '../pedal-end/vacuum-entry';
@@ -22,6 +22,7 @@ export function Vacuum({ start, rules }: { readonly start: readonly VacuumSample
           <p className={`text-2xl font-bold ${hold.outcome === 'holds' ? '' : 'text-red'}`}>{WORDS[hold.outcome]}</p>
           <p>{text}</p>
           <p>{vacuumMeaning(hold, undefined) ?? ''}</p>
+          <p className="text-[13px] text-ink2">{VACUUM_COVERS}</p>
         </div>
       )}
       {samples.length >= 2 && <SumButtons text={`Vacuum hold: ${text}`} />}
