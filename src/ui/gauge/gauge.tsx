@@ -17,7 +17,6 @@ import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
 import type { GaugedSet } from '@/core/unit/gauged-before';
 import { Profile } from '../drawing/profile';
-import { AngleField } from '../field/quantity-field';
 import { SaveNote } from '../save/save-note';
 import type { Ask } from '../save/use-ask';
 import { useDraft } from '../save/use-draft';
@@ -27,6 +26,7 @@ import { StationFrame } from '../unit/station-frame';
 import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { ImportReadings } from './csv-import';
 import { type Draft, firstToFill, goneOn, gridOf, inUnits, readGrid, withDepths, withSent } from './gauge-draft';
+import { ClockField, Figure, TempField } from './gauge-fields';
 import { InstrumentPick } from './instrument-pick';
 import { OpenDepths } from './open-depths';
 import { useGaugeLine } from './use-gauge-line';
@@ -343,43 +343,3 @@ export function Gauge({
     </StationFrame>
   );
 }
-
-const Figure = ({ name, value, unit }: { readonly name: string; readonly value: string; readonly unit: string }) => (
-  <>
-    <dt>{name}</dt>
-    <dd className="text-right font-bold">
-      {value} <span className="text-[12px] font-normal text-ink2">{unit}</span>
-    </dd>
-  </>
-);
-
-/** Another clock position to gauge at. */
-function ClockField({ taken, onAdd }: { readonly taken: readonly number[]; readonly onAdd: (deg: number) => void }) {
-  const [deg, setDeg] = useState<number | null>(null);
-  const add = deg === null || taken.includes(deg) ? null : deg;
-  return (
-    <div className="flex items-end gap-1">
-      <AngleField label="Clock, °" className="w-16" say="typing" value={deg} onSay={setDeg} />
-      <button type="button" className="btn-quiet" disabled={add === null} onClick={() => add !== null && onAdd(add)}>
-        Add a clock
-      </button>
-    </div>
-  );
-}
-
-const TempField = ({
-  label,
-  value,
-  units,
-  onChange,
-}: {
-  readonly label: string;
-  readonly value: string;
-  readonly units: Units;
-  readonly onChange: (text: string) => void;
-}) => (
-  <label className="block text-[13px] text-ink2">
-    {label}, °{units.temperature}
-    <input className="field block w-20 text-ink" inputMode="decimal" value={value} onChange={(e) => onChange(e.target.value)} />
-  </label>
-);
