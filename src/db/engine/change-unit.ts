@@ -115,7 +115,7 @@ const repeatOf = async (tx: Tx, change: Change): Promise<Result<Changed, ChangeE
 
 /**
  * Writes rows of a unit and says what that did to each. Parents are put before children, and dropped after them.
- * A row that is another unit's, or nobody's (an order of the store), is not touched, and nothing is written; a maker's limit of a fitment is its units' own.
+ * A row that is another unit's, or nobody's (an order of the store), is not touched, and nothing is written; what units share is theirs.
  */
 export async function applyEdits(tx: Tx, unitId: string, edits: readonly Edit[]): Promise<Result<readonly RowChange[], ChangeError>> {
   const before = new Map<TrackedName, ReadonlyMap<string, Row<TrackedName>>>();
@@ -123,8 +123,7 @@ export async function applyEdits(tx: Tx, unitId: string, edits: readonly Edit[])
     const ids = edits.flatMap((e) => (e.table === name ? ['put' in e ? e.put.id : e.drop] : []));
     if (ids.length === 0) continue;
     const rows = await rowsById(tx, name, ids);
-    const shared = name === 'makersLimits';
-    if ([...rows.values()].some((row) => 'unitId' in row && row.unitId !== unitId && !(shared && row.unitId === null)))
+    if ([...rows.values()].some((row) => 'unitId' in row && row.unitId !== unitId && !isShared(name, row)))
       return refused('That belongs to another unit.');
     before.set(name, rows);
   }
@@ -143,6 +142,10 @@ export async function applyEdits(tx: Tx, unitId: string, edits: readonly Edit[])
   }
   return ok(changes);
 }
+
+/** A maker's limit of a fitment belongs to all its units, and what was left over of a bag to the shelf and to the step that kept it. */
+const isShared = (table: TrackedName, row: Row<TrackedName>): boolean =>
+  'unitId' in row && row.unitId === null && (table === 'makersLimits' || ('reason' in row && row.reason === 'kept'));
 
 /** Rows of one table as they are now, by id. */
 export const rowsById = async <T extends TrackedName>(tx: Tx, name: T, ids: readonly string[]): Promise<ReadonlyMap<string, Row<T>>> => {

@@ -16,15 +16,15 @@ export const toArticle = ({ changedAt: _, ...row }: typeof articles.$inferSelect
 });
 
 /**
- * Whether articles, moves and lots are those last read, by one statement. Articles and lots carry the time of their last change;
- * moves only come or are taken back, so that their number and the newest tell.
+ * Whether articles, moves and lots are those last read, by one statement. Articles and lots carry the time of their last change, moves that of their coming;
+ * their sums tell of a change also where the clock went back.
  */
 const stampsQuery = prepared((db: Reader) =>
   db
     .select({
-      catalogue: sql<string>`(select count(*) || ' ' || coalesce(max(changed_at), 0) from articles)`,
-      moves: sql<string>`(select count(*) || ' ' || coalesce(max(at), 0) from stock_moves)`,
-      lots: sql<string>`(select count(*) || ' ' || coalesce(max(changed_at), 0) from lots)`,
+      catalogue: sql<string>`(select count(*) || ' ' || coalesce(sum(changed_at), 0) from articles)`,
+      moves: sql<string>`(select count(*) || ' ' || coalesce(sum(at), 0) from stock_moves)`,
+      lots: sql<string>`(select count(*) || ' ' || coalesce(sum(changed_at), 0) from lots)`,
     })
     .from(sql`(select 1)`)
     .prepare(),
