@@ -7,7 +7,7 @@ const config: NextConfig = {
   compress: false,
   // The tests build into a folder of their own, so that they never replace a running shop's build.
   distDir: process.env.EDDRIN_BUILD ?? '.next',
-  serverExternalPackages: ['@libsql/client', 'libsql', '@react-pdf/renderer', 'exceljs', 'highs', 'sharp'],
+  serverExternalPackages: ['@libsql/client', 'libsql', '@react-pdf/renderer', 'exceljs', 'highs', 'piscina', 'sharp'],
   // `npm test` runs the TypeScript 7 compiler itself; Next's own check asks for an API that it no longer has.
   typescript: { ignoreBuildErrors: true },
   experimental: { serverActions: { bodySizeLimit: '12mb' } },

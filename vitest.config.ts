@@ -17,6 +17,7 @@ export default defineConfig({
         test: {
           name: 'server',
           include: ['tests/server/**/*.test.ts'],
+          globalSetup: ['tests/pool-setup.mjs'],
           isolate: false,
           testTimeout: 60_000,
           hookTimeout: 60_000,
@@ -25,7 +26,13 @@ export default defineConfig({
       {
         resolve: { alias },
         // What asks Next who is there is given an answer of its own, file by file.
-        test: { name: 'actions', include: ['tests/actions/**/*.test.ts'], testTimeout: 60_000, hookTimeout: 60_000 },
+        test: {
+          name: 'actions',
+          include: ['tests/actions/**/*.test.ts'],
+          globalSetup: ['tests/pool-setup.mjs'],
+          testTimeout: 60_000,
+          hookTimeout: 60_000,
+        },
       },
       {
         resolve: { alias },

@@ -13,13 +13,18 @@ const LAYERS = {
   db: { of: ['core', 'db', 'config.ts', 'log.ts'], without: ['react', 'react-dom', 'next'], why: 'db/ knows core/ only.' },
   ports: { of: ['core', 'ports', 'config.ts', 'log.ts'], without: ['react', 'react-dom', 'next'], why: 'ports/ knows core/ only.' },
   csv: { of: ['core', 'csv'], without: ['react', 'react-dom', 'next', 'node'], why: 'csv/ knows core/ only.' },
+  pool: {
+    of: ['core', 'csv', 'ui', 'pool', 'config.ts', 'log.ts'],
+    without: ['drizzle-orm', '@libsql/client', 'next'],
+    why: 'pool/ is given what it works on: no db/, no app/.',
+  },
   ui: {
     of: ['core', 'csv', 'ui'],
     without: ['drizzle-orm', '@libsql/client', 'better-auth'],
     why: 'ui/ draws from props: no db/, no ports/.',
   },
   app: {
-    of: ['core', 'db', 'ports', 'csv', 'ui', 'app', 'config.ts', 'log.ts'],
+    of: ['core', 'db', 'ports', 'csv', 'ui', 'pool', 'app', 'config.ts', 'log.ts'],
     without: ['drizzle-orm', '@libsql/client'],
     why: 'Only db/ speaks SQL; app/ is thin.',
   },

@@ -3,7 +3,7 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
-import { join } from 'node:path';
+import { join, resolve } from 'node:path';
 import compression from 'compression';
 import next from 'next';
 
@@ -19,6 +19,7 @@ const port = Number(process.argv[2]);
 process.umask(0o077);
 // Read once: the folder may hold another build by the time that a page asks.
 process.env.EDDRIN_BUILD_ID = readFileSync(join(process.env.EDDRIN_BUILD ?? '.next', 'BUILD_ID'), 'utf8').trim();
+process.env.EDDRIN_POOL = resolve(process.env.EDDRIN_BUILD ?? '.next', 'pool.mjs');
 const app = next({ dev: false, port });
 const handle = app.getRequestHandler();
 // Checks the environment too, and begins the log (src/instrumentation.ts).

@@ -77,11 +77,30 @@ export async function build(folder) {
       'The build failed; its words are above.',
       true,
     );
+    await buildPool(folder);
   } finally {
     clearInterval(clock);
   }
   writeFileSync(stamp, sources);
   say(`built in ${Math.round((Date.now() - started) / 1000)} s`);
+}
+
+/** What the pool's threads run, in one file of a folder in the project; the server is told of it by `EDDRIN_POOL`. */
+export async function buildPool(folder) {
+  const { build: bundle } = await import('esbuild');
+  const outfile = join(ROOT, folder, 'pool.mjs');
+  await bundle({
+    entryPoints: [join(ROOT, 'src/pool/thread.ts')],
+    outfile,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    packages: 'external',
+    jsx: 'automatic',
+    logLevel: 'warning',
+  });
+  return outfile;
 }
 
 const sourceFiles = () => [...walk('src'), 'package-lock.json', 'next.config.ts', 'postcss.config.mjs', 'tsconfig.json'].sort();

@@ -18,6 +18,8 @@ export async function register(): Promise<void> {
   const { sweepPhotos } = await import('./db/unit/photos');
   const { sweepSessions } = await import('./db/people/people');
   const { theLog } = await import('./log');
+  const { thePools } = await import('./pool/pool');
+  thePools();
   const db = await theDb();
   await migrateDb(db);
   await deliverRules(db, Date.now());

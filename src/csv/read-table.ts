@@ -14,6 +14,10 @@ export type CsvTable = {
 /** Rows and characters past which a file is not looked into; what begins the lines of comment above its header, where it may have some. */
 export type FileLimits = { readonly rows: number; readonly characters: number; readonly comments?: string };
 const BENCH_LIMITS: FileLimits = { rows: 5000, characters: 1_000_000 };
+export const STORE_LIMITS: FileLimits = { rows: 50_000, characters: 20_000_000 };
+/** No table of the trade is wider than this, and no line of one longer. */
+export const MOST_COLUMNS = 200;
+const LONGEST_LINE = 100_000;
 
 const SEPARATORS: Readonly<Record<string, Dialect['separator']>> = { ',': 'comma', ';': 'semicolon', '\t': 'tab' };
 
@@ -22,6 +26,8 @@ export const readTable = (text: string, most = BENCH_LIMITS): Result<CsvTable, r
   if (text.length > most.characters)
     return fail([{ line: 1, column: '', message: `the file is larger than ${most.characters / 1_000_000} MB` }]);
   const lines = text.replace(/^\uFEFF/, '').split(/\r\n|\n|\r/);
+  const long = lines.findIndex((l) => l.length > LONGEST_LINE);
+  if (long !== -1) return fail([{ line: long + 1, column: '', message: `is longer than ${LONGEST_LINE} characters` }]);
   const header = most.comments === undefined ? 0 : lines.findIndex((l) => !l.startsWith(most.comments ?? '') && l.trim() !== '');
   const above = Math.max(0, header);
   const parsed = Papa.parse<Record<string, string>>(lines.slice(above).join('\n'), {
@@ -37,12 +43,14 @@ export const readTable = (text: string, most = BENCH_LIMITS): Result<CsvTable, r
     return fail(
       broken.map((e) => ({ line: (e.row ?? 0) + above + 2, column: '', message: e.message.charAt(0).toLowerCase() + e.message.slice(1) })),
     );
+  const columns = parsed.meta.fields ?? [];
+  if (columns.length > MOST_COLUMNS) return fail([{ line: above + 1, column: '', message: `has more than ${MOST_COLUMNS} columns` }]);
   if (parsed.data.length > most.rows) return fail([{ line: most.rows + above + 2, column: '', message: `more than ${most.rows} rows` }]);
   const separator = SEPARATORS[parsed.meta.delimiter] ?? 'comma';
   const decimalComma = separator !== 'comma' && parsed.data.some((row) => Object.values(row).some((v) => /^-?\d+,\d+$/.test(v)));
   return ok({
     dialect: { separator, decimalComma },
-    columns: parsed.meta.fields ?? [],
+    columns,
     rows: parsed.data.map((cells, i) => ({ line: i + above + 2, cells })),
   });
 };
@@ -58,6 +66,9 @@ export const numberIn = (text: string | undefined, { decimalComma }: Dialect): n
 export const sayDialect = ({ separator, decimalComma }: Dialect): string =>
   `${separator} separated, decimal ${decimalComma ? 'comma' : 'point'}`;
 
+/** A row to be written, by column. */
+export type Line = Readonly<Record<string, unknown>>;
+
 /** A table as CSV; a cell that a spreadsheet would take for a formula is quoted. */
-export const writeTable = (columns: readonly string[], rows: readonly Readonly<Record<string, unknown>>[]): string =>
+export const writeTable = (columns: readonly string[], rows: readonly Line[]): string =>
   `${Papa.unparse([...rows], { columns: [...columns], escapeFormulae: true })}\r\n`;

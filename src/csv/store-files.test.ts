@@ -7,7 +7,7 @@ import type { Result } from '@/core/result';
 import type { FileProblem } from '@/core/schema/file-problem';
 import type { Article } from '@/core/store/article';
 import type { StoreRows } from '@/core/store/store-rows';
-import { type CsvTable, readTable, writeTable } from './read-table';
+import { type CsvTable, STORE_LIMITS as MOST, readTable, writeTable } from './read-table';
 import { COLUMNS, fitmentLine, kitLines, readStoreFile, type StoreFile, sundryLine } from './store-files';
 import { readXlsx, writeXlsx } from './xlsx';
 
@@ -208,7 +208,7 @@ describe('what goes out comes in as it was', () => {
   test('as a workbook too', async () => {
     const all = fc.sample(article('kit'), { numRuns: 12, seed: 7 });
     const bytes = await writeXlsx('kits', COLUMNS.kits.all, all.flatMap(kitLines));
-    const table = await readXlsx(bytes, 5000);
+    const table = await readXlsx(bytes, MOST);
     const got = table.ok ? readStoreFile('kits', table.value) : table;
     expect(got.ok && got.value.rows.map((r) => r.row)).toEqual(all.map(told));
   });
@@ -221,8 +221,8 @@ describe('a workbook', () => {
     for (const row of cells) sheet.addRow([...row]);
     return new Uint8Array((await book.xlsx.writeBuffer()) as ArrayBuffer);
   };
-  const tableOf = async (cells: readonly (readonly unknown[])[], most = 5000): Promise<CsvTable | readonly FileProblem[]> => {
-    const got = await readXlsx(await bookOf(cells), most);
+  const tableOf = async (cells: readonly (readonly unknown[])[], rows = 5000): Promise<CsvTable | readonly FileProblem[]> => {
+    const got = await readXlsx(await bookOf(cells), { ...MOST, rows });
     return got.ok ? got.value : got.error;
   };
 
@@ -242,7 +242,7 @@ describe('a workbook', () => {
   });
 
   test('that is none, or too long, is told', async () => {
-    const none = await readXlsx(new Uint8Array([0x50, 0x4b, 3, 4, 9, 9]), 10);
+    const none = await readXlsx(new Uint8Array([0x50, 0x4b, 3, 4, 9, 9]), MOST);
     expect(none.ok ? '' : none.error[0]?.message).toBe('this is no Excel workbook that can be read');
     expect(await tableOf([['number'], ...Array.from({ length: 12 }, () => ['K'])], 10)).toEqual([
       { line: 12, column: '', message: 'more than 10 rows' },

@@ -1,10 +1,13 @@
 import ExcelJS from 'exceljs';
+import { Unzip, UnzipInflate } from 'fflate';
 import { fail, ok, type Result } from '@/core/result';
 import type { FileProblem } from '@/core/schema/file-problem';
-import type { CsvTable } from './read-table';
+import { type CsvTable, type FileLimits, MOST_COLUMNS } from './read-table';
 
 /** The first sheet of a workbook as a table; its first row is the header. */
-export async function readXlsx(bytes: Uint8Array, mostRows: number): Promise<Result<CsvTable, readonly FileProblem[]>> {
+export async function readXlsx(bytes: Uint8Array, most: FileLimits): Promise<Result<CsvTable, readonly FileProblem[]>> {
+  if (unpacksTo(bytes, MOST_UNPACKED) > MOST_UNPACKED)
+    return fail([{ line: 0, column: '', message: `the workbook unpacks to more than ${MOST_UNPACKED / 1e6} MB` }]);
   const book = new ExcelJS.Workbook();
   try {
     await book.xlsx.load(bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.byteLength) as ArrayBuffer);
@@ -13,7 +16,8 @@ export async function readXlsx(bytes: Uint8Array, mostRows: number): Promise<Res
   }
   const sheet = book.worksheets[0];
   if (sheet === undefined) return fail([{ line: 1, column: '', message: 'there is no sheet in it' }]);
-  if (sheet.rowCount - 1 > mostRows) return fail([{ line: mostRows + 2, column: '', message: `more than ${mostRows} rows` }]);
+  if (sheet.rowCount - 1 > most.rows) return fail([{ line: most.rows + 2, column: '', message: `more than ${most.rows} rows` }]);
+  if (sheet.columnCount > MOST_COLUMNS) return fail([{ line: 1, column: '', message: `has more than ${MOST_COLUMNS} columns` }]);
   const columns: string[] = [];
   sheet.getRow(1).eachCell((cell, at) => {
     columns[at - 1] = textOf(cell.value);
@@ -28,6 +32,30 @@ export async function readXlsx(bytes: Uint8Array, mostRows: number): Promise<Res
   });
   return ok({ dialect: { separator: 'comma', decimalComma: false }, columns: columns.filter((c) => c !== undefined && c !== ''), rows });
 }
+
+/** The largest workbook of `STORE_LIMITS` rows, unpacked, bytes. */
+const MOST_UNPACKED = 100_000_000;
+/** Packed bytes that are looked at at once: a thousand times as many may come of them. */
+const PIECE = 4096;
+
+/** What a zip unpacks to, bytes, counted while it is unpacked, since what it says of itself may be wrong; no further than past `most`. */
+const unpacksTo = (bytes: Uint8Array, most: number): number => {
+  let unpacked = 0;
+  const zip = new Unzip((file) => {
+    file.ondata = (_, data) => {
+      unpacked += data?.length ?? 0;
+    };
+    file.start();
+  });
+  zip.register(UnzipInflate);
+  try {
+    for (let at = 0; at < bytes.length && unpacked <= most; at += PIECE)
+      zip.push(bytes.subarray(at, at + PIECE), at + PIECE >= bytes.length);
+  } catch {
+    // No zip that can be read: whoever reads it says so.
+  }
+  return unpacked;
+};
 
 /** A cell as text: numbers with a point, days as 2027-05-31, a formula by its result. */
 const textOf = (value: ExcelJS.CellValue): string => {

@@ -1,7 +1,7 @@
 import { isOver, type RunState } from '@/core/prove/live-run';
 import type { RunStep } from '@/core/prove/programme/step';
 import type { RigSample } from '@/core/prove/rig-sample';
-import { analyseRun, type RunAnalysis, type RunContext } from '@/core/prove/run-analysis';
+import type { RunAnalysis } from '@/core/prove/run-analysis';
 import { fail, ok, type Result } from '@/core/result';
 import { openRigLine, type RigLine, type RigMessage } from './rig-line';
 
@@ -25,6 +25,9 @@ export type RigRun = {
   readonly samples: readonly RigSample[];
   readonly analysis: RunAnalysis | null;
 };
+
+/** Judges what a run has so far: null while there is too little, words where it could not be done. It may take its time; the watch goes on meanwhile. */
+export type Analyse = (step: RunStep, samples: readonly RigSample[]) => Promise<Result<RunAnalysis | null, string>>;
 
 /** Whoever keeps a run: each piece of it as it comes, and the whole at its end. */
 export type RunStore = {
@@ -63,6 +66,13 @@ export class RigKeeper {
   private gone: NodeJS.Timeout | undefined;
   private asking: NodeJS.Timeout | undefined;
   private falling: NodeJS.Timeout | undefined;
+  /** The samples of the run so far: the run shows them, and they only grow. */
+  private taken: RigSample[] = [];
+  /** When each phase began, s, and with which sample. */
+  private began = new Map<RigSample['phase'], { readonly t: number; readonly at: number }>();
+  private analyse: Analyse = async () => ok(null);
+  /** Whether a judgement is being made: one at a time. */
+  private judging: 'no' | 'while it holds' | 'at its end' = 'no';
   /** Set while a run goes on: ends it as broken. */
   private breakOff: (why: string) => void = () => {};
   private readonly followers = new Set<Follower>();
@@ -76,40 +86,46 @@ export class RigKeeper {
   }
 
   /** Starts a run. @param store gets its pieces, and the whole run once, also when it was aborted or broke */
-  start(order: RunOrder, context: RunContext, store: RunStore): Result<void, { readonly code: 'busy'; readonly tag: string }> {
+  start(order: RunOrder, analyse: Analyse, store: RunStore): Result<void, { readonly code: 'busy'; readonly tag: string }> {
     if (this.run !== undefined && this.busy) return fail({ code: 'busy', tag: this.run.order.tag });
     const { step } = order;
     this.falling = undefined;
+    [this.taken, this.began, this.analyse, this.judging] = [[], new Map(), analyse, 'no'];
     this.run = {
       order,
       rig: '',
       speed: 1,
       state: step.kind === 'cycles' ? 'cycling' : 'filling',
       because: '',
-      samples: [],
+      samples: this.taken,
       analysis: null,
     };
-    const judge = (samples: readonly RigSample[], by: RunStep = step): RunAnalysis | null => analyseRun(by, samples, context) ?? null;
     let stored = 0;
     const storePiece = (): void => {
-      const fresh = this.run?.samples.slice(stored) ?? [];
+      const fresh = this.taken.slice(stored);
       if (fresh.length === 0) return;
       stored += fresh.length;
       store.piece(fresh);
     };
     const pieces = setInterval(storePiece, PIECE_MS);
-    const end = (state: 'finished' | 'aborted' | 'broken', because: string): void => {
-      if (this.run === undefined || isOver(this.run.state)) return;
+    let ended = false;
+    const end = async (state: 'finished' | 'aborted' | 'broken', because: string): Promise<void> => {
+      if (ended) return;
+      ended = true;
       clearInterval(pieces);
       for (const timer of [this.watch, this.gone, this.asking, this.falling]) clearTimeout(timer);
       this.line?.close();
-      this.tell({ state, because, analysis: judge(this.run.samples) });
-      store.end(this.run);
+      this.tell({ because });
+      const judged = await analyse(this.run?.order.step ?? step, this.taken);
+      // A run that could not be judged has no outcome, and is not called finished.
+      if (judged.ok) this.tell({ state, analysis: judged.value });
+      else this.tell(state === 'finished' ? { state: 'broken', because: judged.error, analysis: null } : { state, analysis: null });
+      store.end(this.run as RigRun);
     };
     const broken = (why: string): void => {
       // Whatever is wrong, the pressure is asked to come down.
       this.line?.send({ cmd: 'release' });
-      end('broken', why);
+      void end('broken', why);
     };
     this.breakOff = broken;
     const wait = (): void => {
@@ -119,19 +135,19 @@ export class RigKeeper {
     const hear = (message: RigMessage | { readonly rubbish: string }): void => {
       wait();
       const run = this.run;
-      if (run === undefined || isOver(run.state)) return;
+      if (run === undefined || ended) return;
       if ('rubbish' in message) return broken(`the rig sent something that is no sample: ${message.rubbish}`);
       if ('error' in message) return broken(`the rig says: ${message.error}`);
       if ('hello' in message) return this.tell({ rig: message.name, speed: message.speed });
       if ('event' in message)
         return message.event === 'down'
-          ? end(run.because === '' ? 'finished' : 'aborted', run.because)
+          ? void end(run.because === '' ? 'finished' : 'aborted', run.because)
           : RISING.includes(run.state)
             ? this.tell({ state: message.event })
             : undefined;
       const fault = sampleFault(message, run);
       if (fault !== undefined) return broken(fault);
-      this.take(message, judge);
+      this.take(message);
     };
     this.line = openRigLine(hear, broken);
     this.waitForHolder();
@@ -198,31 +214,48 @@ export class RigKeeper {
     this.gone = setTimeout(() => this.abort('the page that holds the run is gone'), GONE_MS);
   }
 
-  private take(sample: Omit<RigSample, 'phase'>, judge: (samples: readonly RigSample[], by?: RunStep) => RunAnalysis | null): void {
+  private take(sample: Omit<RigSample, 'phase'>): void {
     const run = this.run as RigRun;
     const { step } = run.order;
     const phase = PHASE_OF[run.state] ?? 'hold';
-    const samples = [...run.samples, { ...sample, phase }];
-    const standsS = timeIn(samples, phase);
+    const began = this.began.get(phase) ?? { t: sample.t, at: this.taken.length };
+    this.began.set(phase, began);
+    this.taken.push({ ...sample, phase });
+    const standsS = sample.t - began.t;
     if (run.state === 'watching') {
       const watchS = step.kind === 'port' ? step.withinS + WATCH_ON_S : 'holdS' in step ? step.holdS : 0;
-      return standsS < watchS - FLOAT_S ? this.tell({ samples }) : this.letDown({ samples, analysis: judge(samples) });
+      return standsS < watchS - FLOAT_S ? this.tell({}) : this.letDown({});
     }
-    if (run.state !== 'holding') return this.tell({ samples });
+    if (run.state !== 'holding') return this.tell({});
     if (step.kind === 'port' || step.kind === 'residual') {
-      if (standsS < STAND_S - FLOAT_S) return this.tell({ samples });
+      if (standsS < STAND_S - FLOAT_S) return this.tell({});
       this.line?.send({ cmd: 'let-go' });
-      return this.tell({ samples, state: 'watching' });
+      return this.tell({ state: 'watching' });
     }
+    this.tell({});
+    const held = this.taken.length - began.at;
+    if (standsS >= step.holdS - FLOAT_S) void this.judgeNow('at its end');
     // The fit is worth a second look once a second, not with every sample.
-    const held = samples.length - samples.findIndex((s) => s.phase === 'hold');
-    if (standsS < step.holdS - FLOAT_S) return this.tell({ samples, ...(held % 10 === 0 ? { analysis: judge(samples) } : {}) });
-    const analysis = judge(samples);
+    else if (held % 10 === 0) void this.judgeNow('while it holds');
+  }
+
+  /** Has a hold judged while it goes on being watched; at its end it comes down, or asks to go on. */
+  private async judgeNow(when: 'while it holds' | 'at its end'): Promise<void> {
+    if (this.judging === when || this.judging === 'at its end') return;
+    this.judging = when;
+    const { runId, step } = (this.run as RigRun).order;
+    const judged = await this.analyse(step, this.taken);
+    const run = this.run;
+    if (run?.order.runId !== runId || this.judging !== when) return;
+    this.judging = 'no';
+    if (run.state !== 'holding') return;
+    const analysis = judged.ok ? judged.value : null;
+    if (when === 'while it holds') return judged.ok ? this.tell({ analysis }) : undefined;
     // What holding on cannot decide (too little pressure, half of it gone) comes down too.
-    if (analysis?.kind !== 'hold' || analysis.needMoreS === null) return this.letDown({ samples, analysis });
+    if (analysis?.kind !== 'hold' || analysis.needMoreS === null) return this.letDown({ analysis });
     // Before it is told: a follower may answer at once.
     this.asking = setTimeout(() => this.letDown({}), ASK_MS / run.speed);
-    this.tell({ samples, analysis, state: 'asking' });
+    this.tell({ analysis, state: 'asking' });
   }
 
   private tell(news: Partial<RigRun>): void {
@@ -240,12 +273,6 @@ const PHASE_OF: { readonly [S in RunState]?: RigSample['phase'] } = {
   filling: 'fill',
   watching: 'gone',
   'letting-down': 'down',
-};
-
-/** How long a run has been in its last phase, s. */
-const timeIn = (samples: readonly RigSample[], phase: RigSample['phase']): number => {
-  const first = samples.find((s) => s.phase === phase);
-  return first === undefined ? 0 : (samples.at(-1) as RigSample).t - first.t;
 };
 
 /** Out of range, out of order: the application never trusts a device. */

@@ -1,6 +1,7 @@
 import { join } from 'node:path';
 import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { analysed } from '@/app/_server/analysed';
 import { piecesOf } from '@/core/close-up/piece';
 import { FAMILIES } from '@/core/family/families';
 import { fillPressures, goneReadings, holdReadings, readingTimes } from '@/core/prove/by-hand';
@@ -67,7 +68,8 @@ const byHand = async (unitId: string, stepId: string, barPerMin: number, reading
           times.map((tS) => ({ tS, bar: Math.round((step.targetBar - (barPerMin * tS) / 60) * 4) / 4 })),
         );
   const change = await shop.change(unitId, 'run-read', PEOPLE.tech, { version: null });
-  return storeRun(shop.db, change, { runId: change.eventId, stepId, way: 'by-hand', samples, readTo: { bar: 0.25, ml: 0.05 } });
+  const run = { runId: change.eventId, stepId, way: 'by-hand' as const, samples, readTo: { bar: 0.25, ml: 0.05 } };
+  return storeRun(shop.db, change, run, analysed);
 };
 
 describe('step by step', () => {

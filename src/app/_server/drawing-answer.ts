@@ -1,15 +1,13 @@
-import sharp from 'sharp';
+import type { Result } from '@/core/result';
+import { type NotDone, sayNotDone } from '@/pool/pool';
+import type { DrawingKind } from '@/pool/tasks';
+import { problem } from './door';
 
-/** Dots an inch of a drawing as a picture: its finest lines are still told apart. */
-const DPI = 200;
-
-/** An SVG drawing as a picture on the light sheet. */
-export const pngOf = (svg: string): Promise<Buffer> =>
-  sharp(Buffer.from(svg), { density: DPI }).flatten({ background: '#f8faf9' }).png().toBuffer();
+const TYPES: { readonly [K in DrawingKind]: string } = { svg: 'image/svg+xml', png: 'image/png' };
 
 /** A drawing as a file to take along: SVG in true millimetres, or the same as a PNG. */
-export async function drawingAnswer(svg: string, name: string, kind: 'svg' | 'png'): Promise<Response> {
-  const headers = { 'content-disposition': `attachment; filename="${name}.${kind}"` };
-  if (kind === 'svg') return new Response(svg, { headers: { ...headers, 'content-type': 'image/svg+xml' } });
-  return new Response(new Uint8Array(await pngOf(svg)), { headers: { ...headers, 'content-type': 'image/png' } });
+export function drawingAnswer(drawn: Result<string | Uint8Array, NotDone>, name: string, kind: DrawingKind): Response {
+  if (!drawn.ok) return problem(503, sayNotDone(drawn.error));
+  const body = typeof drawn.value === 'string' ? drawn.value : new Uint8Array(drawn.value);
+  return new Response(body, { headers: { 'content-type': TYPES[kind], 'content-disposition': `attachment; filename="${name}.${kind}"` } });
 }

@@ -10,6 +10,7 @@ import { endRun, keepPiece, type RunEnd } from '@/db/prove/prove';
 import { rulesInForce } from '@/db/rules/rules';
 import { theLog } from '@/log';
 import { theRig } from '@/ports/rig-run';
+import { analysed } from './analysed';
 import { changeOf } from './change-of';
 
 /** Has the rig run a step whose beginning is stored, and stores what comes of it, whoever looks. */
@@ -28,7 +29,7 @@ export async function runOnRig(
   const order = { runId, unitId: record.unit.id, tag: tagOf(record.unit), by: person.name, holder, step };
   const started = theRig().start(
     order,
-    { rules, keptBar: keptBarOf(record), readTo: FINE, way: 'rig' },
+    (asRun, samples) => analysed(asRun, samples, { rules, keptBar: keptBarOf(record), readTo: FINE, way: 'rig' }),
     {
       piece: (samples) => {
         writing = writing.then(() => keepPiece(db, runId, samples)).catch(notStored);

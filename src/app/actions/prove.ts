@@ -10,6 +10,7 @@ import { runStepOf, startRun, storeRun } from '@/db/prove/prove';
 import { leaveRigQueue, queueForRig, rigQueued } from '@/db/prove/rig-queue';
 import { theRig } from '@/ports/rig-run';
 import { act } from '../_server/act';
+import { analysed } from '../_server/analysed';
 import { changeOf } from '../_server/change-of';
 import { runOnRig } from '../_server/run-on-rig';
 
@@ -48,7 +49,7 @@ export const abortRunAction = act('see', z.object({}), async (_, { person }) => 
 
 /** A run made without the rig: read by eye beside a hand pump, or from a logger. */
 export const storeRunAction = act('bench', StoreRun, (i, { db, person, now }) =>
-  storeRun(db, changeOf({ ...i, version: null }, person, now, 'run-read'), { ...i, runId: i.eventId }),
+  storeRun(db, changeOf({ ...i, version: null }, person, now, 'run-read'), { ...i, runId: i.eventId }, analysed),
 );
 
 // What was seen only adds to the unit: a run that ended beside it does not clash with it.

@@ -3,8 +3,16 @@ import type { z } from 'zod';
 /** One thing wrong with a request: where (`readings[0].diaMm`, empty for the whole body) and what. */
 export type Problem = { readonly path: string; readonly message: string };
 
-/** Everything that a Zod schema found wrong, each unknown field at its own path. */
-export const problemsOf = (error: z.ZodError): readonly Problem[] =>
+/** As many faults as somebody mends before the request is sent again. */
+const MOST = 500;
+
+/** What a Zod schema found wrong, each unknown field at its own path: the first 500, and how many more there are. */
+export const problemsOf = (error: z.ZodError): readonly Problem[] => {
+  const all = allProblems(error);
+  return all.length <= MOST ? all : [...all.slice(0, MOST), { path: '', message: `and ${all.length - MOST} more faults` }];
+};
+
+const allProblems = (error: z.ZodError): readonly Problem[] =>
   error.issues.flatMap((issue) =>
     issue.code === 'unrecognized_keys'
       ? issue.keys.map((key) => ({ path: pathOf([...issue.path, key]), message: 'is not a known field' }))

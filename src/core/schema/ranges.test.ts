@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { z } from 'zod';
+import { CALCULATIONS } from '../api/compute';
 import { text } from './text';
 import { when } from './when';
 
@@ -8,6 +9,8 @@ const FILES = import.meta.glob('../**/*-doors.ts', { eager: true }) as Record<st
 const DOORS = Object.entries(FILES).flatMap(([file, all]) =>
   Object.entries(all).flatMap(([name, door]) => (door instanceof z.ZodType ? [[`${file.split('/').at(-1)} ${name}`, door] as const] : [])),
 );
+
+const CALCULATED = [...CALCULATIONS].map(([name, { request }]) => [name, request] as const);
 
 type Schema = { readonly [key: string]: unknown };
 const NO_END = Number.MAX_SAFE_INTEGER;
@@ -36,7 +39,7 @@ const endless = (schema: Schema, path = ''): readonly string[] => {
 
 describe('what comes in has ends', () => {
   test('there are doors to look at', () => expect(DOORS.length).toBeGreaterThan(60));
-  test.each(DOORS)('%s', (_, door) => {
+  test.each([...DOORS, ...CALCULATED])('%s', (_, door) => {
     expect(endless(z.toJSONSchema(door, { io: 'input', unrepresentable: 'any' }) as Schema)).toEqual([]);
   });
 });

@@ -5,9 +5,9 @@ import { FINE } from '@/core/prove/hold-analysis';
 import { isRunStep, type RunStep } from '@/core/prove/programme/step';
 import { RunStepDoor } from '@/core/prove/programme/step-door';
 import { RigSample } from '@/core/prove/rig-sample';
-import { analyseRun, fallsShort, RunAnalysis } from '@/core/prove/run-analysis';
+import { analyseRun, fallsShort, RunAnalysis, type RunContext } from '@/core/prove/run-analysis';
 import type { RunWay } from '@/core/prove/run-way';
-import { ok, type Result } from '@/core/result';
+import { fail, ok, type Result } from '@/core/result';
 import { whyNotNow } from '@/core/route/route';
 import { stored } from '@/core/schema/stored';
 import { routeOfUnit } from '@/core/unit/facts-of';
@@ -16,6 +16,7 @@ import type { UnitRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db, Reader } from '../engine/connection';
 import { type Edit, put } from '../engine/edit';
+import { loadUnit } from '../engine/load-unit';
 import { prepared } from '../engine/prepared';
 import { rulesInForce } from '../rules/rules';
 import { people, runPieces, runs } from '../tables';
@@ -95,18 +96,30 @@ const ended = (row: typeof runs.$inferSelect, at: number, e: RunEnd): Edit =>
     analysis: e.analysis,
   });
 
+/** Has a run judged, which may take its time; words where that could not be done. */
+type Analysed = (step: RunStep, samples: readonly RigSample[], context: RunContext) => Promise<Result<RunAnalysis | null, string>>;
+
 /** A run that was read by eye or logged: stored whole, judged by the rules in force and as finely as it was read. */
 export const storeRun = async (
   db: Db,
   change: Change,
   r: RunStart & { readonly samples: readonly RigSample[]; readonly readTo: { readonly bar: number; readonly ml: number } },
+  analysed: Analysed,
 ): Promise<Result<Changed, ChangeError>> => {
   const { rules } = await rulesInForce(db);
+  const ahead = await loadUnit(db, change.unitId);
+  if (ahead === undefined) return fail({ code: 'no-such-unit' });
+  const toRun = runStepOf(ahead, r.stepId);
+  // Before the change begins: nothing else can be written while it goes on. Why it may not be run is the change's to say, which knows a repeat.
+  const judged = toRun.ok
+    ? await analysed(toRun.value, r.samples, { rules, keptBar: keptBarOf(ahead), readTo: r.readTo, way: r.way })
+    : ok(null);
+  if (!judged.ok) return refused(judged.error);
+  const analysis = judged.value;
   return changeUnit(db, change, (record, at) => {
     const step = runStepOf(record, r.stepId);
     if (!step.ok) return step;
-    const analysis = analyseRun(step.value, r.samples, { rules, keptBar: keptBarOf(record), readTo: r.readTo, way: r.way });
-    if (analysis === undefined)
+    if (analysis === null)
       return refused(
         'These readings are too few to say anything: three while it is filled, and twenty over ten seconds or more while it is held.',
       );

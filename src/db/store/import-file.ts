@@ -1,5 +1,5 @@
 import { desc, eq } from 'drizzle-orm';
-import type { Fate, ImportRecord } from '@/core/store/import-record';
+import { forecastOf, type ImportRecord } from '@/core/store/import-record';
 import type { Db, Reader } from '../engine/connection';
 import { imports, people } from '../tables';
 import type { By, ImportPlan, Progress } from './import-plan';
@@ -12,8 +12,8 @@ export const writeImport = (
   told: Progress,
 ): Promise<{ readonly added: number; readonly changed: number }> =>
   db.transaction(async (tx) => {
-    const count = (fate: Fate): number => plan.fates.filter((f) => f.fate === fate).length;
-    const counts = { added: count('new'), changed: count('changed') };
+    const fated = forecastOf(plan.fates).counts;
+    const counts = { added: fated.new, changed: fated.changed };
     const [repeated] = await tx.select({ id: imports.id }).from(imports).where(eq(imports.id, by.importId));
     if (repeated !== undefined) return counts;
     const undo = await plan.write(tx, by, told);

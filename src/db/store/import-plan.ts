@@ -7,6 +7,7 @@ import type { Article } from '@/core/store/article';
 import type { Fate, FatedRow } from '@/core/store/import-record';
 import type { Lined, StoreRows } from '@/core/store/store-rows';
 import type { Reader, Tx } from '../engine/connection';
+import { mapInPieces } from '../engine/in-pieces';
 import { storedFitments } from '../identify/fitments';
 import { articles, fitments, lots, stockMoves } from '../tables';
 import { articleIndex, shelf } from './catalogue';
@@ -44,7 +45,7 @@ const planArticles = async (
 ): Promise<Result<ImportPlan, readonly FileProblem[]>> => {
   const known = new Map((await articleIndex(db)).map((a) => [a.what.number, a.what]));
   const inFile = new Set(rows.map((r) => r.row.number));
-  const problems = rows.flatMap(({ line, row }): readonly FileProblem[] => [
+  const problems = await mapInPieces(rows, ({ line, row }): readonly FileProblem[] => [
     ...(known.get(row.number) !== undefined && known.get(row.number)?.type !== row.type
       ? [{ line, column: 'number', message: `${row.number} is a ${known.get(row.number)?.type} in the store` }]
       : []),
@@ -53,8 +54,8 @@ const planArticles = async (
       : [{ line, column: 'supersededBy', message: `there is no ${row.supersededBy} in the store or the file` }]),
     ...(row.supersededBy === row.number ? [{ line, column: 'supersededBy', message: 'an article cannot take its own place' }] : []),
   ]);
-  if (problems.length > 0) return fail(problems);
-  const planned = rows.map(({ line, row: told }) => {
+  if (problems.some((p) => p.length > 0)) return fail(problems.flat());
+  const planned = await mapInPieces(rows, ({ line, row: told }) => {
     const before = known.get(told.number);
     const row = before === undefined ? told : { ...told, ...kept(before, lacks), items: itemsKept(before, told.items, lacks) };
     const what = before === undefined ? [] : changesOf(before, row, ['name', 'price', 'leadDays', 'note', 'supersededBy', 'items']);
@@ -88,7 +89,7 @@ const planFitments = async (
   lacks: readonly string[],
 ): Promise<Result<ImportPlan, readonly FileProblem[]>> => {
   const known = new Map((await storedFitments(db)).map((f) => [f.id, f]));
-  const planned = rows.map(({ line, row: told }) => {
+  const planned = await mapInPieces(rows, ({ line, row: told }) => {
     const before = known.get(told.id);
     const row =
       before === undefined ? told : { ...told, ...kept(before, lacks), features: { ...told.features, ...kept(before.features, lacks) } };
@@ -140,7 +141,7 @@ const planStock = async (db: Reader, rows: readonly StockLine[]): Promise<Result
   const known = new Map((await articleIndex(db)).map((a) => [a.what.number, a.what]));
   const onShelf = await shelf(db);
   const lotIn = (row: StockLine['row']) => onShelf.get(known.get(row.number)?.id ?? '')?.find((l) => l.code === row.lot);
-  const problems = rows.flatMap(({ line, row }): readonly FileProblem[] => {
+  const problems = await mapInPieces(rows, ({ line, row }): readonly FileProblem[] => {
     const lot = lotIn(row);
     if (!known.has(row.number)) return [{ line, column: 'number', message: `there is no ${row.number} in the store` }];
     const other =
@@ -149,8 +150,8 @@ const planStock = async (db: Reader, rows: readonly StockLine[]): Promise<Result
       ? [{ line, column: 'expires', message: `lot ${row.lot} is good until ${sameDay(lot.expiresAt as number)} in the store` }]
       : [];
   });
-  if (problems.length > 0) return fail(problems);
-  const planned = rows.map(({ line, row }, i) => {
+  if (problems.some((p) => p.length > 0)) return fail(problems.flat());
+  const planned = await mapInPieces(rows, ({ line, row }, i) => {
     const lot = lotIn(row);
     const by = row.qty - (lot?.qty ?? 0);
     const fate: Fate = lot === undefined ? 'new' : by === 0 ? 'same' : 'changed';

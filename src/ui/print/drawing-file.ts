@@ -1,4 +1,5 @@
 import type { ReactElement } from 'react';
+import { renderToStaticMarkup } from 'react-dom/server';
 
 /** Colours of the light sheet: a file does not know the page's. */
 const COLOURS: Readonly<Record<string, string>> = {
@@ -18,8 +19,6 @@ const COLOURS: Readonly<Record<string, string>> = {
 
 /** A drawing of the screen as an SVG file, sized in millimetres. @param mmPerUnit what one unit of its view box is */
 export async function drawingFile(drawing: ReactElement, mmPerUnit: number): Promise<string> {
-  // Next refuses this import at the top of a module: it is meant for pages, which never draw to text.
-  const { renderToStaticMarkup } = await import('react-dom/server');
   const markup = renderToStaticMarkup(drawing).replace(/var\(--(\w+)\)/g, (whole, name: string) => COLOURS[name] ?? whole);
   const [, , width, height] = (/viewBox="([^"]+)"/.exec(markup)?.[1] ?? '').split(' ').map(Number) as [number, number, number, number];
   const size = `width="${width * mmPerUnit}mm" height="${height * mmPerUnit}mm"`;

@@ -1,16 +1,14 @@
-import type { Fate, ImportNews } from '@/core/store/import-record';
+import type { FileFaults } from '@/core/schema/file-problem';
+import type { Fate, Forecast } from '@/core/store/import-record';
 import { Scroll } from '../unit/scroll';
 import { TableHead } from '../unit/table-head';
 
 const FATES: { readonly [F in Fate]: string } = { new: 'new', changed: 'changed', same: 'as it is' };
-/** Rows of a preview that are drawn; all are counted. */
-const DRAWN = 400;
-
-/** Everything that is wrong with a file, by line and column. */
-export const Wrong = ({ problems }: { readonly problems: Extract<ImportNews, { kind: 'wrong' }>['problems'] }) => (
+/** What is wrong with a file, by line and column. */
+export const Wrong = ({ problems, inAll }: FileFaults) => (
   <div role="alert">
     <p className="font-bold text-red">
-      {problems.length === 1 ? 'One thing is wrong with it' : `${problems.length} things are wrong with it`}; nothing was written.
+      {inAll === 1 ? 'One thing is wrong with it' : `${inAll} things are wrong with it`}; nothing was written.
     </p>
     <Scroll label="What is wrong" className="max-h-[28rem] border border-line bg-sheet px-3 py-1">
       {problems.map((p, i) => (
@@ -22,36 +20,29 @@ export const Wrong = ({ problems }: { readonly problems: Extract<ImportNews, { k
         </p>
       ))}
     </Scroll>
+    {inAll > problems.length && <p className="text-[13px] text-ink2">These are the first {problems.length}.</p>}
   </div>
 );
 
 /** What a file would do, row by row, and the button that does it. */
-export function Planned({
-  fates,
-  understood,
-  onWrite,
-}: {
-  readonly fates: Extract<ImportNews, { kind: 'planned' }>['fates'];
-  readonly understood: string;
-  readonly onWrite: () => void;
-}) {
-  const count = (fate: Fate): number => fates.filter((f) => f.fate === fate).length;
-  const news = fates.filter((f) => f.fate !== 'same');
+export function Planned({ counts, first, understood, onWrite }: Forecast & { readonly understood: string; readonly onWrite: () => void }) {
+  const news = counts.new + counts.changed;
+  const more = news + counts.same - first.length;
   return (
     <>
       <p className="flex flex-wrap items-center gap-x-4">
         <span>
-          {understood}: <b>{count('new')}</b> new, <b>{count('changed')}</b> changed, {count('same')} as they are.
+          {understood}: <b>{counts.new}</b> new, <b>{counts.changed}</b> changed, {counts.same} as they are.
         </span>
-        <button type="button" className="btn" disabled={news.length === 0} onClick={onWrite}>
-          {news.length === 0 ? 'Nothing to write' : `Write ${news.length}`}
+        <button type="button" className="btn" disabled={news === 0} onClick={onWrite}>
+          {news === 0 ? 'Nothing to write' : `Write ${news}`}
         </button>
       </p>
       <Scroll label="What becomes of each row" className="mt-2 max-h-[28rem]">
         <table className="w-full border-collapse bg-sheet">
           <TableHead names={['Line', '', 'Row', 'What changes']} />
           <tbody>
-            {fates.slice(0, DRAWN).map((f) => (
+            {first.map((f) => (
               <tr key={f.line}>
                 <td className="cell text-ink2">{f.line}</td>
                 <td className={`cell ${f.fate === 'same' ? 'text-ink2' : 'font-bold'}`}>{FATES[f.fate]}</td>
@@ -62,7 +53,7 @@ export function Planned({
           </tbody>
         </table>
       </Scroll>
-      {fates.length > DRAWN && <p className="text-[13px] text-ink2">{fates.length - DRAWN} rows more, counted above.</p>}
+      {more > 0 && <p className="text-[13px] text-ink2">{more} rows more, counted above.</p>}
     </>
   );
 }

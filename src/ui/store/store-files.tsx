@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { uuidv7 } from 'uuidv7';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
+import { faultsOf } from '@/core/schema/file-problem';
 import type { ImportNews, ImportRecord } from '@/core/store/import-record';
 import type { UndoImport } from '@/core/store/store-doors';
 import { Choices } from '../field/choices';
@@ -47,7 +48,7 @@ export function StoreFiles({
     } catch (error) {
       const message =
         error instanceof Error && error.message !== 'Failed to fetch' ? error.message : 'no connection; try again when it is back';
-      setNews({ kind: 'wrong', problems: [{ line: 0, column: '', message }] });
+      setNews({ kind: 'wrong', ...faultsOf([{ line: 0, column: '', message }]) });
     }
   };
   const look = (sent: File | undefined): void => {
@@ -98,15 +99,13 @@ export function StoreFiles({
               <progress className="ml-3 align-middle" max={news.of} value={news.done} aria-label={news.doing} />
             </p>
           )}
-          {news?.kind === 'wrong' && <Wrong problems={news.problems} />}
+          {news?.kind === 'wrong' && <Wrong {...news} />}
           {news?.kind === 'written' && (
             <p className="border-l-4 border-act pl-3">
               Written: {news.added} new, {news.changed} changed.
             </p>
           )}
-          {news?.kind === 'planned' && file !== undefined && (
-            <Planned fates={news.fates} understood={news.understood} onWrite={() => void send(file, uuidv7())} />
-          )}
+          {news?.kind === 'planned' && file !== undefined && <Planned {...news} onWrite={() => void send(file, uuidv7())} />}
         </div>
       </section>
       <aside aria-label="Export and earlier imports">

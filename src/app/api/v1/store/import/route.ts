@@ -1,16 +1,19 @@
 import { may } from '@/core/people/role';
-import type { ImportNews } from '@/core/store/import-record';
-import { readTable, sayDialect } from '@/csv/read-table';
-import { readStoreFile, STORE_FILE_NAMES, type StoreFile } from '@/csv/store-files';
-import { readXlsx } from '@/csv/xlsx';
+import { faultsOf } from '@/core/schema/file-problem';
+import { forecastOf, type ImportNews } from '@/core/store/import-record';
+import { rowsRead } from '@/csv/read-bytes';
+import { STORE_FILE_NAMES, type StoreFile } from '@/csv/store-files';
 import { type Db, theDb } from '@/db/engine/connection';
 import { writeImport } from '@/db/store/import-file';
 import { planImport } from '@/db/store/import-plan';
 import { theLog } from '@/log';
+import { inPool, sayNotDone } from '@/pool/pool';
+import { bodyOf } from '../../../../_server/body';
 import { fromOurPage, problem } from '../../../../_server/door';
 import { currentPerson } from '../../../../_server/who';
 
-const LIMITS = { rows: 50_000, characters: 20_000_000 };
+/** The largest file that is read. */
+const LARGEST_MB = 20;
 
 /** Takes a file for the store: `what`, `file` its name, and `write` an id when it is to be written and not only looked into. Tells line by line how far it is. */
 export async function POST(request: Request): Promise<Response> {
@@ -22,8 +25,9 @@ export async function POST(request: Request): Promise<Response> {
   const what = STORE_FILE_NAMES.find((f) => f === searchParams.get('what'));
   if (what === undefined)
     return problem(422, 'Not a kind of file that the store takes.', [{ path: 'what', message: STORE_FILE_NAMES.join(', ') }]);
-  const bytes = new Uint8Array(await request.arrayBuffer());
-  if (bytes.length > LIMITS.characters) return problem(413, 'The file is larger than 20 MB.');
+  const body = await bodyOf(request, LARGEST_MB);
+  if (!body.ok) return body.error;
+  const bytes = body.value;
   const file = (searchParams.get('file') ?? '').slice(0, 200);
   const write = searchParams.get('write')?.slice(0, 100);
   const db = await theDb();
@@ -35,13 +39,15 @@ export async function POST(request: Request): Promise<Response> {
         tell(await taken(db, { what, file, bytes }, tell, write === undefined ? undefined : { importId: write, person, at: Date.now() }));
       } catch (error) {
         theLog().error({ err: error, what, file }, 'a file could not be taken in');
-        tell({ kind: 'wrong', problems: [{ line: 0, column: '', message: 'the server could not store it; nothing was half written' }] });
+        tell(refused('the server could not store it; nothing was half written'));
       }
       out.close();
     },
   });
   return new Response(stream, { headers: { 'content-type': 'application/x-ndjson', 'cache-control': 'no-store' } });
 }
+
+const breath = () => new Promise((next) => setImmediate(next));
 
 type Sent = { readonly what: StoreFile; readonly file: string; readonly bytes: Uint8Array };
 
@@ -54,19 +60,20 @@ const taken = async (
   const progress = (doing: string) => async (done: number, of: number) => {
     tell({ kind: 'progress', doing, done, of });
     // The line goes out before the next rows are taken up.
-    await new Promise((next) => setImmediate(next));
+    await breath();
   };
   await progress('reading the file')(0, 1);
-  // A workbook is a zip; everything else is text.
-  const zip = bytes[0] === 0x50 && bytes[1] === 0x4b;
-  const table = zip ? await readXlsx(bytes, LIMITS.rows) : readTable(new TextDecoder().decode(bytes), LIMITS);
-  if (!table.ok) return { kind: 'wrong', problems: table.error };
-  const rows = readStoreFile(what, table.value);
-  if (!rows.ok) return { kind: 'wrong', problems: rows.error };
-  await progress('holding it against the store')(0, rows.value.rows.length);
-  const plan = await planImport(db, rows.value);
-  if (!plan.ok) return { kind: 'wrong', problems: plan.error };
-  const understood = zip ? 'Excel workbook, its first sheet' : sayDialect(table.value.dialect);
-  if (by === undefined) return { kind: 'planned', understood, fates: plan.value.fates };
+  const read = await inPool('read-file', { what, bytes });
+  if (!read.ok) return refused(sayNotDone(read.error));
+  if (!read.value.ok) return { kind: 'wrong', ...read.value.error };
+  const { understood } = read.value.value;
+  const rows = await rowsRead(read.value.value, breath);
+  await progress('holding it against the store')(0, rows.rows.length);
+  const plan = await planImport(db, rows);
+  if (!plan.ok) return { kind: 'wrong', ...faultsOf(plan.error) };
+  if (by === undefined) return { kind: 'planned', understood, ...forecastOf(plan.value.fates) };
   return { kind: 'written', ...(await writeImport(db, { ...by, what, file }, plan.value, progress('writing'))) };
 };
+
+/** The file as a whole cannot be taken. */
+const refused = (message: string): ImportNews => ({ kind: 'wrong', ...faultsOf([{ line: 0, column: '', message }]) });

@@ -1,7 +1,8 @@
 import { geometryAt } from '@/core/family/family';
 import { wholeParts } from '@/core/unit/drawn-parts';
-import { sectionSvg } from '@/ui/print/section-svg';
+import { inPool } from '@/pool/pool';
 import { problem } from '../../../../../_server/door';
+import { drawingAnswer } from '../../../../../_server/drawing-answer';
 import { familyByAddress } from '../../../../../_server/family-door';
 import { currentPerson } from '../../../../../_server/who';
 
@@ -15,7 +16,5 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
   const view = new URL(request.url).searchParams.get('view') === 'apart' ? 'apart' : 'together';
   const parts = wholeParts(family);
   const geometry = geometryAt(found.family.drawing, found.family.drawing.atMm);
-  return new Response(await sectionSvg({ family, geometry, parts, view }), {
-    headers: { 'content-type': 'image/svg+xml', 'content-disposition': `attachment; filename="${id}-section.svg"` },
-  });
+  return drawingAnswer(await inPool('section', { family, geometry, parts, view, kind: 'svg' }), `${id}-section`, 'svg');
 }

@@ -1,9 +1,9 @@
-import { writeTable } from '@/csv/read-table';
-import { COLUMNS, fitmentLine, kitLines, STORE_FILE_NAMES, type StoreFile, sundryLine } from '@/csv/store-files';
-import { writeXlsx } from '@/csv/xlsx';
+import type { Line } from '@/csv/read-table';
+import { fitmentLine, kitLines, STORE_FILE_NAMES, type StoreFile, sundryLine } from '@/csv/store-files';
 import { type Db, theDb } from '@/db/engine/connection';
 import { storedFitments } from '@/db/identify/fitments';
 import { wholeStore } from '@/db/store/catalogue';
+import { inPool, sayNotDone } from '@/pool/pool';
 import { problem } from '../../../../../_server/door';
 import { currentPerson } from '../../../../../_server/who';
 
@@ -14,14 +14,18 @@ export async function GET(_: Request, { params }: { params: Promise<{ file: stri
   const what = STORE_FILE_NAMES.find((f) => f === name);
   if (what === undefined || (kind !== 'csv' && kind !== 'xlsx')) return problem(404, 'There is no such file.');
   const rows = await linesOf(await theDb(), what);
-  const { all } = COLUMNS[what];
-  const head = { 'content-disposition': `attachment; filename="${what}.${kind}"` };
-  if (kind === 'csv') return new Response(writeTable(all, rows), { headers: { ...head, 'content-type': 'text/csv; charset=utf-8' } });
-  const type = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
-  return new Response(await writeXlsx(what, all, rows), { headers: { ...head, 'content-type': type } });
+  const written = await inPool(`write-${kind}`, { what, rows });
+  if (!written.ok) return problem(503, sayNotDone(written.error));
+  const head = { 'content-type': TYPES[kind], 'content-disposition': `attachment; filename="${what}.${kind}"` };
+  return new Response(written.value, { headers: head });
 }
 
-const linesOf = async (db: Db, what: StoreFile): Promise<readonly Readonly<Record<string, unknown>>[]> => {
+const TYPES = {
+  csv: 'text/csv; charset=utf-8',
+  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+} as const;
+
+const linesOf = async (db: Db, what: StoreFile): Promise<readonly Line[]> => {
   if (what === 'fitments') return (await storedFitments(db)).map(fitmentLine);
   const store = await wholeStore(db, Date.now());
   switch (what) {

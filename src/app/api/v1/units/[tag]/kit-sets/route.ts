@@ -1,7 +1,8 @@
-import { coverSets } from '@/core/kit/cover-sets';
 import { asStore, namedNeeds } from '@/core/unit/ranked-kits';
 import { wholeStore } from '@/db/store/catalogue';
+import { inPool, sayNotDone } from '@/pool/pool';
 import type { SetsAnswer } from '@/ui/kit/sets';
+import { problem } from '../../../../../_server/door';
 import { unitOrRefusal } from '../../../../../_server/unit-door';
 
 const DAY_MS = 86_400_000;
@@ -15,7 +16,9 @@ export async function GET(request: Request, { params }: { params: Promise<{ tag:
   const store = await wholeStore(unit.db, now);
   const promiseDays = Math.max(0, Math.floor((dueAt - now) / DAY_MS));
   const unverified = new URL(request.url).searchParams.get('unverified') === '1';
-  const sets = await coverSets(namedNeeds(unit.record), asStore(store, promiseDays, unverified));
+  const covered = await inPool('cover-sets', { needs: namedNeeds(unit.record), store: asStore(store, promiseDays, unverified) });
+  if (!covered.ok) return problem(503, sayNotDone(covered.error));
+  const sets = covered.value;
   const picked = new Set([sets.best, sets.cheapest, sets.soonest, sets.single].flatMap((s) => s?.picks.map((p) => p.id) ?? []));
   const articles = store
     .filter((a) => picked.has(a.id))

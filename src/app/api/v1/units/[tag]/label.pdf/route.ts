@@ -1,11 +1,10 @@
-import { renderToBuffer } from '@react-pdf/renderer';
-import { labelPdf } from '@/ui/print/label-pdf';
+import { inPool } from '@/pool/pool';
 import { shopOrigin } from '../../../../../_server/door';
+import { paperAnswer } from '../../../../../_server/paper-answer';
 import { unitOrRefusal } from '../../../../../_server/unit-door';
 
 export async function GET(request: Request, { params }: { params: Promise<{ tag: string }> }): Promise<Response> {
   const found = await unitOrRefusal(params);
   if (found instanceof Response) return found;
-  const pdf = await renderToBuffer(labelPdf(found.record, shopOrigin(request.headers)));
-  return new Response(new Uint8Array(pdf), { headers: { 'content-type': 'application/pdf', 'cache-control': 'private, no-store' } });
+  return paperAnswer(await inPool('label', [found.record, shopOrigin(request.headers)]));
 }

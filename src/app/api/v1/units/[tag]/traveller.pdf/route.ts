@@ -1,11 +1,9 @@
-import { renderToBuffer } from '@react-pdf/renderer';
 import { travellerOf } from '@/core/release/traveller';
 import { drawnParts } from '@/core/unit/drawn-parts';
+import { inPool } from '@/pool/pool';
 import { unitAddress } from '@/ui/print/label';
-import { sectionSvg } from '@/ui/print/section-svg';
-import { travellerPdf } from '@/ui/print/traveller-pdf';
 import { shopOrigin } from '../../../../../_server/door';
-import { pngOf } from '../../../../../_server/drawing-answer';
+import { paperAnswer } from '../../../../../_server/paper-answer';
 import { unitOrRefusal } from '../../../../../_server/unit-door';
 
 /** The sheet that travels with the unit, as it stands. */
@@ -14,14 +12,11 @@ export async function GET(request: Request, { params }: { params: Promise<{ tag:
   if (found instanceof Response) return found;
   const { record } = found;
   const { geometry } = record.unit;
-  const drawing =
-    geometry === null ? undefined : await sectionSvg({ family: record.family, geometry, parts: drawnParts(record), view: 'together' });
-  const pdf = await renderToBuffer(
-    travellerPdf(travellerOf(record), {
-      section: drawing === undefined ? null : await pngOf(drawing),
-      address: unitAddress(record, shopOrigin(request.headers)),
-      printedAt: Date.now(),
-    }),
-  );
-  return new Response(new Uint8Array(pdf), { headers: { 'content-type': 'application/pdf', 'cache-control': 'private, no-store' } });
+  const { family } = record;
+  const traveller = await inPool('traveller', {
+    sheet: travellerOf(record),
+    section: geometry === null ? null : { family, geometry, parts: drawnParts(record), view: 'together' },
+    paper: { address: unitAddress(record, shopOrigin(request.headers)), printedAt: Date.now() },
+  });
+  return paperAnswer(traveller);
 }

@@ -1,4 +1,3 @@
-import { renderToBuffer } from '@react-pdf/renderer';
 import { sayCovers } from '@/core/judge/say-covers';
 import { currentGauging, currentVerdict } from '@/core/unit/facts-of';
 import { lookedOf } from '@/core/unit/looked-of';
@@ -6,10 +5,9 @@ import { sayUnit, tagOf } from '@/core/unit/unit-record';
 import { instrumentName } from '@/db/gauge/instruments';
 import { everyone } from '@/db/people/people';
 import { rulesInForce, rulesOf } from '@/db/rules/rules';
-import { boreMapSvg, profileSvg } from '@/ui/print/bore-svg';
-import { verdictPdf } from '@/ui/print/verdict-pdf';
+import { inPool } from '@/pool/pool';
 import { problem } from '../../../../../_server/door';
-import { pngOf } from '../../../../../_server/drawing-answer';
+import { paperAnswer } from '../../../../../_server/paper-answer';
 import { unitOrRefusal } from '../../../../../_server/unit-door';
 
 /** The verdict on the unit's bore as it is now, on one sheet. */
@@ -24,9 +22,11 @@ export async function GET(_: Request, { params }: { params: Promise<{ tag: strin
   const gauging = currentGauging(record);
   const gauge = gauging?.instrumentId == null ? undefined : await instrumentName(db, gauging.instrumentId);
   const looked = lookedOf(record, rules);
-  const profile = await profileSvg(record, geometry, rules);
-  const pdf = await renderToBuffer(
-    verdictPdf({
+  const sheet = await inPool('verdict', {
+    record,
+    geometry,
+    rules,
+    sheet: {
       tag: tagOf(record.unit),
       unit: sayUnit(record),
       machine: record.job.machine,
@@ -37,9 +37,7 @@ export async function GET(_: Request, { params }: { params: Promise<{ tag: strin
       gauge: gauge === undefined ? '' : `Gauged with ${gauge}.`,
       answer: verdict.answer,
       covers: looked === undefined ? [] : sayCovers(looked),
-      map: await pngOf(await boreMapSvg(record, geometry, rules)),
-      profile: profile === undefined ? null : await pngOf(profile),
-    }),
-  );
-  return new Response(new Uint8Array(pdf), { headers: { 'content-type': 'application/pdf', 'cache-control': 'private, no-store' } });
+    },
+  });
+  return paperAnswer(sheet);
 }

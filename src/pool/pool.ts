@@ -1,0 +1,82 @@
+import { availableParallelism } from 'node:os';
+import { Piscina } from 'piscina';
+import { fail, ok, type Result } from '@/core/result';
+import type { TASKS } from './tasks';
+
+type Task = keyof typeof TASKS;
+type Input<T extends Task> = Parameters<(typeof TASKS)[T]>[0];
+type Output<T extends Task> = Awaited<ReturnType<(typeof TASKS)[T]>>;
+
+/** Why a task was not done: too many wait, it took too long, or more memory than a thread may have. */
+export type NotDone = 'too many at once' | 'too long' | 'too large';
+
+export const sayNotDone = (why: NotDone): string => {
+  switch (why) {
+    case 'too many at once':
+      return 'The server is busy with other calculations. Try again in a moment.';
+    case 'too long':
+      return 'That took longer than the server gives to one calculation. Send less at once, or try again when it is less busy.';
+    case 'too large':
+      return 'That needs more memory than the server gives to one calculation. Send less at once.';
+  }
+};
+
+/** How long a task may take with its wait, ms; files may be large. */
+const LIMIT_MS = 15_000;
+const FILE_LIMIT_MS = 60_000;
+const limitOf = (task: Task): number => (task === 'read-file' || task.startsWith('write-') ? FILE_LIMIT_MS : LIMIT_MS);
+
+/** Tasks that wait at the most, and the memory of a thread, MB. */
+const MOST_WAITING = 100;
+const MOST_MB = 1024;
+/** Threads give way to the one that answers pages. */
+const NICE = 10;
+/** A thread with nothing to do ends after this long, ms; one of each pool stays. */
+const IDLE_MS = 60_000;
+
+const newPool = (maxThreads: number): Piscina =>
+  new Piscina({
+    // The build makes it of src/pool/thread.ts.
+    filename: process.env.EDDRIN_POOL as string,
+    minThreads: 1,
+    maxThreads,
+    maxQueue: MOST_WAITING,
+    idleTimeout: IDLE_MS,
+    niceIncrement: NICE,
+    resourceLimits: { maxOldGenerationSizeMb: MOST_MB },
+  });
+
+declare global {
+  // One set of threads a process, also when a bundler makes two copies of this module.
+  var eddrinPools: { readonly wire: Piscina; readonly shop: Piscina } | undefined;
+}
+
+/** The threads: scripts and instruments wait for each other, not the shop for them. Begun at the server's start, so that nobody waits for that. */
+export const thePools = () => {
+  const most = Math.min(4, Math.max(1, availableParallelism() - 1));
+  globalThis.eddrinPools ??= { wire: newPool(most), shop: newPool(most) };
+  return globalThis.eddrinPools;
+};
+
+/** Does a task in a thread of its own, so that pages are answered meanwhile. @throws what the task throws: a fault of the program */
+export async function inPool<T extends Task>(task: T, input: Input<T>): Promise<Result<Output<T>, NotDone>> {
+  try {
+    return ok(
+      (await thePools()[task === 'compute' ? 'wire' : 'shop'].run(
+        { task, input },
+        { signal: AbortSignal.timeout(limitOf(task)) },
+      )) as Output<T>,
+    );
+  } catch (error) {
+    const why = whyNot(error);
+    if (why === undefined) throw error;
+    return fail(why);
+  }
+}
+
+const whyNot = (error: unknown): NotDone | undefined => {
+  const { name, code, message } = error as { readonly name?: string; readonly code?: string; readonly message?: string };
+  if (name === 'AbortError') return 'too long';
+  if (code === 'ERR_WORKER_OUT_OF_MEMORY') return 'too large';
+  return message === 'Task queue is at limit' ? 'too many at once' : undefined;
+};

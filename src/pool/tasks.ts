@@ -1,0 +1,70 @@
+import { renderToBuffer } from '@react-pdf/renderer';
+import sharp from 'sharp';
+import { computeText } from '@/core/api/compute-text';
+import type { Geometry } from '@/core/family/geometry';
+import { coverSets } from '@/core/kit/cover-sets';
+import type { Need, Store } from '@/core/kit/need';
+import type { RunStep } from '@/core/prove/programme/step';
+import type { RigSample } from '@/core/prove/rig-sample';
+import { analyseRun, type RunAnalysis, type RunContext } from '@/core/prove/run-analysis';
+import type { Rules } from '@/core/rules/rule-set';
+import type { UnitRecord } from '@/core/unit/unit-record';
+import { readBytes } from '@/csv/read-bytes';
+import { type Line, writeTable } from '@/csv/read-table';
+import { COLUMNS, type StoreFile } from '@/csv/store-files';
+import { writeXlsx } from '@/csv/xlsx';
+import { boreMapSvg, profileSvg } from '@/ui/print/bore-svg';
+import { certificatePdf } from '@/ui/print/certificate-pdf';
+import { labelPdf } from '@/ui/print/label-pdf';
+import { sectionSvg } from '@/ui/print/section-svg';
+import { travellerPdf } from '@/ui/print/traveller-pdf';
+import { verdictPdf } from '@/ui/print/verdict-pdf';
+
+/** Dots an inch of a drawing as a picture: its finest lines are still told apart. */
+const DPI = 200;
+
+/** An SVG drawing as a picture on the light sheet. */
+const pngOf = (svg: string): Promise<Buffer> =>
+  sharp(Buffer.from(svg), { density: DPI }).flatten({ background: '#f8faf9' }).png().toBuffer();
+
+type Section = Parameters<typeof sectionSvg>[0];
+type Map = { readonly record: UnitRecord; readonly geometry: Geometry; readonly rules: Rules };
+export type DrawingKind = 'svg' | 'png';
+const asFile = async (svg: Promise<string>, kind: DrawingKind): Promise<string | Uint8Array> => (kind === 'svg' ? svg : pngOf(await svg));
+
+/** Everything that may take longer than a page may wait, by its name. Each runs in a thread of the pool: what goes in and comes out is copied. */
+export const TASKS = {
+  compute: (c: { readonly name: string; readonly body: Uint8Array; readonly rules: Rules }) => computeText(c.name, c.body, c.rules),
+  'cover-sets': (c: { readonly needs: readonly Need[]; readonly store: Store }) => coverSets(c.needs, c.store),
+  'analyse-run': (r: {
+    readonly step: RunStep;
+    readonly samples: readonly RigSample[];
+    readonly context: RunContext;
+  }): RunAnalysis | null => analyseRun(r.step, r.samples, r.context) ?? null,
+  'read-file': (f: { readonly what: StoreFile; readonly bytes: Uint8Array }) => readBytes(f.what, f.bytes),
+  'write-csv': (f: { readonly what: StoreFile; readonly rows: readonly Line[] }) => writeTable(COLUMNS[f.what].all, f.rows),
+  'write-xlsx': (f: { readonly what: StoreFile; readonly rows: readonly Line[] }) => writeXlsx(f.what, COLUMNS[f.what].all, f.rows),
+  section: ({ kind, ...section }: Section & { readonly kind: DrawingKind }) => asFile(sectionSvg(section), kind),
+  'bore-map': ({ record, geometry, rules, kind }: Map & { readonly kind: DrawingKind }) =>
+    asFile(boreMapSvg(record, geometry, rules), kind),
+  certificate: (c: Parameters<typeof certificatePdf>) => renderToBuffer(certificatePdf(...c)),
+  label: (l: Parameters<typeof labelPdf>) => renderToBuffer(labelPdf(...l)),
+  traveller: async (t: {
+    readonly sheet: Parameters<typeof travellerPdf>[0];
+    readonly section: Section | null;
+    readonly paper: Omit<Parameters<typeof travellerPdf>[1], 'section'>;
+  }) => {
+    const section = t.section === null ? null : await pngOf(await sectionSvg(t.section));
+    return renderToBuffer(travellerPdf(t.sheet, { ...t.paper, section }));
+  },
+  verdict: async ({
+    sheet,
+    record,
+    geometry,
+    rules,
+  }: Map & { readonly sheet: Omit<Parameters<typeof verdictPdf>[0], 'map' | 'profile'> }) => {
+    const profile = await profileSvg(record, geometry, rules);
+    const map = await pngOf(await boreMapSvg(record, geometry, rules));
+    return renderToBuffer(verdictPdf({ ...sheet, map, profile: profile === undefined ? null : await pngOf(profile) }));
+  },
+} as const;
