@@ -10,7 +10,7 @@ const config: NextConfig = {
   serverExternalPackages: ['@libsql/client', 'libsql', '@react-pdf/renderer', 'exceljs', 'highs', 'piscina', 'sharp'],
   // `npm test` runs the TypeScript 7 compiler itself; Next's own check asks for an API that it no longer has.
   typescript: { ignoreBuildErrors: true },
-  experimental: { serverActions: { bodySizeLimit: '12mb' } },
+  experimental: { serverActions: { bodySizeLimit: '4mb' } },
 };
 
 export default config;

@@ -37,14 +37,14 @@ export const readTable = (text: string, most = BENCH_LIMITS): Result<CsvTable, r
     transformHeader: (h) => h.trim(),
     transform: (v) => v.trim(),
   });
+  const columns = parsed.meta.fields ?? [];
+  if (columns.length > MOST_COLUMNS) return fail([{ line: above + 1, column: '', message: `has more than ${MOST_COLUMNS} columns` }]);
   // A file of one column has nothing to guess a separator from; that is no fault of its rows.
   const broken = parsed.errors.filter((e) => e.type !== 'Delimiter');
   if (broken.length > 0)
     return fail(
       broken.map((e) => ({ line: (e.row ?? 0) + above + 2, column: '', message: e.message.charAt(0).toLowerCase() + e.message.slice(1) })),
     );
-  const columns = parsed.meta.fields ?? [];
-  if (columns.length > MOST_COLUMNS) return fail([{ line: above + 1, column: '', message: `has more than ${MOST_COLUMNS} columns` }]);
   if (parsed.data.length > most.rows) return fail([{ line: most.rows + above + 2, column: '', message: `more than ${most.rows} rows` }]);
   const separator = SEPARATORS[parsed.meta.delimiter] ?? 'comma';
   const decimalComma = separator !== 'comma' && parsed.data.some((row) => Object.values(row).some((v) => /^-?\d+,\d+$/.test(v)));

@@ -40,7 +40,6 @@ const newPool = (maxThreads: number): Piscina =>
     filename: process.env.EDDRIN_POOL as string,
     minThreads: 1,
     maxThreads,
-    maxQueue: MOST_WAITING,
     idleTimeout: IDLE_MS,
     niceIncrement: NICE,
     resourceLimits: { maxOldGenerationSizeMb: MOST_MB },
@@ -60,13 +59,10 @@ export const thePools = () => {
 
 /** Does a task in a thread of its own, so that pages are answered meanwhile. @throws what the task throws: a fault of the program */
 export async function inPool<T extends Task>(task: T, input: Input<T>): Promise<Result<Output<T>, NotDone>> {
+  const pool = thePools()[task === 'compute' ? 'wire' : 'shop'];
+  if (pool.queueSize >= MOST_WAITING) return fail('too many at once');
   try {
-    return ok(
-      (await thePools()[task === 'compute' ? 'wire' : 'shop'].run(
-        { task, input },
-        { signal: AbortSignal.timeout(limitOf(task)) },
-      )) as Output<T>,
-    );
+    return ok((await pool.run({ task, input }, { signal: AbortSignal.timeout(limitOf(task)) })) as Output<T>);
   } catch (error) {
     const why = whyNot(error);
     if (why === undefined) throw error;
@@ -75,8 +71,7 @@ export async function inPool<T extends Task>(task: T, input: Input<T>): Promise<
 }
 
 const whyNot = (error: unknown): NotDone | undefined => {
-  const { name, code, message } = error as { readonly name?: string; readonly code?: string; readonly message?: string };
+  const { name, code } = error as { readonly name?: string; readonly code?: string };
   if (name === 'AbortError') return 'too long';
-  if (code === 'ERR_WORKER_OUT_OF_MEMORY') return 'too large';
-  return message === 'Task queue is at limit' ? 'too many at once' : undefined;
+  return code === 'ERR_WORKER_OUT_OF_MEMORY' ? 'too large' : undefined;
 };

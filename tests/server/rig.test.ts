@@ -7,7 +7,7 @@ import { isOver } from '@/core/prove/live-run';
 import type { RunStep, StepOf } from '@/core/prove/programme/step';
 import type { RigSample } from '@/core/prove/rig-sample';
 import { analyseRun, type RunContext } from '@/core/prove/run-analysis';
-import { ok } from '@/core/result';
+import { fail, ok } from '@/core/result';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
 import { type Analyse, RigKeeper, type RigRun, type RunOrder } from '@/ports/rig-run';
 import { SOUND } from '../../devices/rig/chamber';
@@ -38,14 +38,14 @@ const CONTEXT: RunContext = { rules: STANDARD_RULES, keptBar: 0, readTo: FINE, w
 const here: Analyse = async (step, samples) => ok(analyseRun(step, samples, CONTEXT) ?? null);
 
 /** Starts a run with a page that watches, and gives the run as it ended. */
-const runToEnd = (keeper: RigKeeper, o = order(), watch: (run: RigRun) => void = () => {}): Promise<RigRun> =>
+const runToEnd = (keeper: RigKeeper, o = order(), watch: (run: RigRun) => void = () => {}, analyse: Analyse = here): Promise<RigRun> =>
   new Promise((resolve) => {
     const leave = keeper.follow('page', watch);
     const end = (run: RigRun): void => {
       leave();
       resolve(run);
     };
-    keeper.start(o, here, { piece: () => {}, end });
+    keeper.start(o, analyse, { piece: () => {}, end });
   });
 
 const misbehave = async (how: string): Promise<void> => {
@@ -69,6 +69,20 @@ describe('with the stand-in rig', () => {
     process.env.EDDRIN_RIG = rig.address;
   });
   afterAll(() => rig.stop());
+
+  test('a run that could not be judged comes down, and is not called finished', async () => {
+    const states: string[] = [];
+    const told = 'What was read could not be judged. The server is busy.';
+    const run = await runToEnd(
+      new RigKeeper(),
+      order(),
+      (r) => void (states.at(-1) !== r.state && states.push(r.state)),
+      async () => fail(told),
+    );
+    expect(states).toEqual(['filling', 'holding', 'letting-down', 'broken']);
+    expect([run.because, run.analysis]).toEqual([told, null]);
+    expect(run.samples.at(-1)?.phase).toBe('down');
+  });
 
   test('a hold is run to its end: filled, held, let down, analysed, every sample kept', async () => {
     const states: string[] = [];
