@@ -16,6 +16,7 @@ import { addInstrument, checkRing, newToken } from '@/db/gauge/instruments';
 import { addPerson } from '@/db/people/people';
 import { saveProgramme } from '@/db/prove/save-programme';
 import { leftUnits } from '@/db/rack/rack';
+import { theShopKey } from '@/db/release/shop-key';
 import { deliverRules } from '@/db/rules/deliver';
 import { addPhoto } from '@/db/unit/photos';
 import { startWait } from '@/db/unit/waits';
@@ -53,6 +54,7 @@ export async function seedDemo(db: Db, now: number, stories: readonly Story[] = 
     personId: 'maren-oreland',
     note: 'The standard rules, as the shop started with them.',
   });
+  await theShopKey(db, now - 400 * 24 * HOUR_MS);
   for (const [i, variant] of VARIANTS.entries())
     await saveVariant(db, PEOPLE[2] as Person, now - 300 * 24 * HOUR_MS, { id: `variant-${i + 1}`, replaces: null, variant });
   const slave = usualSteps(FAMILIES.slave).map((s): Step => (s.kind === 'cycles' ? { ...s, need: 'must' } : s));

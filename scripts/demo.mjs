@@ -41,6 +41,7 @@ if (args.includes('--reset') || outdated) {
     'eddrin.db-wal',
     'eddrin.db-shm',
     'photos',
+    'certificate-key',
     'rig-truth.json',
     'gauge-truth.json',
     'gauge-token',

@@ -2,7 +2,7 @@ import type { Instrumentation } from 'next';
 
 const HOUR_MS = 3_600_000;
 
-/** Once at start: the environment is checked, the tables are brought up to date, runs that a stopped server left behind are marked, and what is past is swept away. */
+/** Once at start: the environment is checked, the tables are brought up to date, the key of certificates is there, runs that a stopped server left behind are marked, and what is past is swept away. */
 export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs' || process.env.NEXT_PHASE === 'phase-production-build') return;
   const { configFaults } = await import('./config');
@@ -14,6 +14,7 @@ export async function register(): Promise<void> {
   const { migrateDb, ownersAlone, theDb } = await import('./db/engine/connection');
   await ownersAlone();
   const { breakLostRuns } = await import('./db/prove/prove');
+  const { theShopKey } = await import('./db/release/shop-key');
   const { deliverRules } = await import('./db/rules/deliver');
   const { sweepPhotos } = await import('./db/unit/photos');
   const { sweepSessions } = await import('./db/people/people');
@@ -23,6 +24,7 @@ export async function register(): Promise<void> {
   const db = await theDb();
   await migrateDb(db);
   await deliverRules(db, Date.now());
+  await theShopKey(db, Date.now());
   const lost = await breakLostRuns(db, Date.now());
   if (lost > 0) theLog().warn({ lost }, 'runs that the last stop left behind are marked as interrupted');
   await sweepPhotos();

@@ -104,6 +104,7 @@ const ASKS: { readonly [A in Exclude<keyof typeof actions, 'signInAction' | 'sig
   saveProgrammeAction: 'rules',
   signAction: 'bench',
   releaseAction: 'bench',
+  endKeyAction: 'rules',
   leaveAction: 'exit',
   reopenAction: 'reopen',
   undoAction: 'see',

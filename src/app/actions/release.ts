@@ -2,11 +2,13 @@
 
 import { may } from '@/core/people/role';
 import { sayUntil } from '@/core/quantity/say-time';
+import { EndKey } from '@/core/release/release-doors';
 import { fail } from '@/core/result';
 import { JustTarget, Leave, Reopen, Sign } from '@/core/unit/unit-doors';
 import { loadUnit } from '@/db/engine/load-unit';
 import { checkPin } from '@/db/people/people';
 import { release, signForRelease } from '@/db/release/release';
+import { endShopKey } from '@/db/release/shop-key';
 import { leave, reopen } from '@/db/unit/sign-off';
 import { act } from '../_server/act';
 import { changeOf } from '../_server/change-of';
@@ -38,3 +40,6 @@ export const leaveAction = act('exit', Leave, (i, { db, person, now }) => leave(
 export const reopenAction = act('reopen', Reopen, (i, { db, person, now }) =>
   reopen(db, changeOf(i, person, now, 'reopened', `${i.station}: ${i.reason}`), i.station),
 );
+
+/** A key that is not to sign any more; the next certificate is signed with a new one. */
+export const endKeyAction = act('rules', EndKey, ({ id }, { db, person, now }) => endShopKey(db, person, id, now));

@@ -23,7 +23,7 @@ const BUSY_TIMEOUT_MS = 5000;
 export const dataFolder = (): string => setting('EDDRIN_DATA');
 
 /** What the shop keeps in its data folder; others may keep theirs there. */
-const OURS = ['eddrin.db', 'eddrin.db-wal', 'eddrin.db-shm', 'photos', 'secret', 'gauge-token', 'demo-pins.json'];
+const OURS = ['eddrin.db', 'eddrin.db-wal', 'eddrin.db-shm', 'photos', 'secret', 'certificate-key', 'gauge-token', 'demo-pins.json'];
 
 /** What lay in the data folder before is closed to others too; a folder or file that is made new is by the process's mask. What is another owner's is left. */
 export const ownersAlone = async (): Promise<void> => {

@@ -79,6 +79,18 @@ export const certificates = sqliteTable(
     hash: text().notNull(),
     previousHash: text().notNull(),
     supersedes: integer(),
+    /** Fingerprint of the key that signed it; null where it was issued before there were keys. */
+    key: text(),
+    signature: text(),
   },
   (t) => [index('certificates_unit').on(t.unitId)],
 );
+
+/** Public keys that the shop's certificates are signed with, by fingerprint; each good from one time to another. */
+export const shopKeys = sqliteTable('shop_keys', {
+  id: id(),
+  publicKey: text().notNull(),
+  fromAt: time().notNull(),
+  untilAt: time(),
+  endedBy: text(),
+});

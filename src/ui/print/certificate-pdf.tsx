@@ -1,5 +1,6 @@
 import { Document, Page, Text, View } from '@react-pdf/renderer';
 import { sayFullDate } from '@/core/quantity/say-time';
+import { sayKey } from '@/core/release/certificate-file';
 import type { BoreFigures, Statement } from '@/core/release/statement';
 import { Lines, printable, QrCode, Row, second, styles } from './pdf-kit';
 
@@ -9,6 +10,7 @@ type Certificate = {
   readonly hash: string;
   readonly previousHash: string;
   readonly supersedes: number | null;
+  readonly key: string | null;
 };
 
 /** The certificate: what was done and proved, what was not, who signed. Everything on it comes from the hashed statement. */
@@ -66,6 +68,11 @@ export const certificatePdf = (c: Certificate, origin: string) => {
         <View style={{ marginTop: 14, fontSize: 7, color: second }}>
           <Text>This certificate {c.hash}</Text>
           <Text>The one before {c.previousHash === '' ? 'none' : c.previousHash}</Text>
+          {c.key !== null && (
+            <Text>
+              Signed with the shop's key {sayKey(c.key)}, which stands at {origin}/verify
+            </Text>
+          )}
         </View>
       </Page>
     </Document>

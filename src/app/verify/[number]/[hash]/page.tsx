@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { sayFullDate } from '@/core/quantity/say-time';
+import { sayKey } from '@/core/release/certificate-file';
 import { theDb } from '@/db/engine/connection';
 import { verifyCertificate } from '@/db/release/release';
 
@@ -33,6 +34,15 @@ export default async function VerifyPage({ params }: { readonly params: Promise<
             {answer.statement.machine} · {sayFullDate(answer.statement.at)}
           </p>
           <p className="text-[12px] break-all text-ink2">{hash}</p>
+          {answer.key !== null && (
+            <p className="text-ink2">
+              Signed with the shop’s key <b>{sayKey(answer.key)}</b>, as{' '}
+              <a className="font-bold text-act" href="/verify">
+                its list of keys
+              </a>{' '}
+              has it.
+            </p>
+          )}
           <p>Hold the paper against this: tag, unit, machine and date must be the same.</p>
         </div>
       )}
