@@ -90,6 +90,17 @@ const withoutBadCookies = (request, response) => {
   );
 };
 
+/** What called an action and could not be read is badly written, not a fault of ours (src/instrumentation.ts). */
+const tellUnread = (id, response) => {
+  const { writeHead } = response;
+  response.once('close', () => globalThis.eddrinUnread?.delete(id));
+  response.writeHead = (status, ...more) => {
+    const unread = status >= 500 && globalThis.eddrinUnread?.has(id) === true;
+    if (unread) response.statusCode = 400;
+    return writeHead.call(response, unread ? 400 : status, ...more);
+  };
+};
+
 const server = createServer((request, response) => {
   const fixed = request.url?.startsWith('/_next/static/') === true;
   // One number for a request, in the log and in what a person is told; whatever was sent under its name is replaced.
@@ -108,6 +119,7 @@ const server = createServer((request, response) => {
     return;
   }
   withoutBadCookies(request, response);
+  if (request.headers['next-action'] !== undefined) tellUnread(id, response);
   if (!fixed) {
     const nonce = Buffer.from(randomUUID()).toString('base64');
     const policy = policyOf(nonce);

@@ -34,12 +34,20 @@ export async function register(): Promise<void> {
   setInterval(sweep, HOUR_MS).unref();
 }
 
-/** A page or a route that threw: logged under the number that its error page shows. */
+declare global {
+  // Requests whose action could not even be read, by number: `scripts/serve.mjs` answers them as badly written.
+  var eddrinUnread: Set<string> | undefined;
+}
+
+/** A page or a route that threw: logged under the number that its error page shows. Our actions throw nothing, so that what threw there is the reading of what was sent. */
 export const onRequestError: Instrumentation.onRequestError = async (error, request, context) => {
   const { theLog } = await import('./log');
   const { digest } = error as { digest?: string };
-  theLog().error(
-    { err: error, digest, id: request.headers['x-request-id'], path: request.path, route: context.routePath },
-    'a page failed',
-  );
+  const id = String(request.headers['x-request-id']);
+  if (context.routeType === 'action') {
+    globalThis.eddrinUnread ??= new Set();
+    globalThis.eddrinUnread.add(id);
+    return theLog().warn({ id, path: request.path }, 'an action was called that could not be read');
+  }
+  theLog().error({ err: error, digest, id, path: request.path, route: context.routePath }, 'a page failed');
 };

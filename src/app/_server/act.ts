@@ -17,10 +17,14 @@ type Ring = { readonly db: Db; readonly person: Person; readonly now: number };
  * The outer ring of every action: who, may they, is the input sound, do it, show it.
  * @param door parses what the browser sent
  * @param work gets the parsed input; what it throws is told, as the storage's trouble or as a fault of ours
+ * @returns the action, with what it asks of its caller and of its input beside it
  */
-export const act =
-  <S extends z.ZodType, T>(doing: Doing, door: S, work: (input: z.output<S>, ring: Ring) => Promise<Result<T, SaveError>>) =>
-  async (input: Sends<S>): Promise<Result<T, SaveError>> => {
+export const act = <S extends z.ZodType, T>(
+  doing: Doing,
+  door: S,
+  work: (input: z.output<S>, ring: Ring) => Promise<Result<T, SaveError>>,
+) => {
+  const action = async (input: Sends<S>): Promise<Result<T, SaveError>> => {
     try {
       const person = await currentPerson();
       if (person === undefined) return fail({ code: 'signed-out' });
@@ -34,13 +38,25 @@ export const act =
       return fail(await trouble(error, doing));
     }
   };
+  return Object.assign(action, { doing, door });
+};
 
 /** What an action threw: the storage's trouble is told as that; anything else is a fault of ours, told with the number that it has in the log. */
 const trouble = async (error: unknown, doing: Doing): Promise<SaveError> => {
+  const clash = sayConstraint(error);
+  if (clash !== undefined) return { code: 'refused', reasons: [clash] };
   const id = (await headers()).get('x-request-id') ?? randomUUID();
   const message = sayStorage(error);
   theLog().error({ err: error, id, doing }, message === undefined ? 'a fault in an action' : 'the storage failed');
   return message === undefined ? { code: 'bug', id } : { code: 'storage', message };
+};
+
+/** What was sent names something that is not there, or takes a number that is taken; undefined for any other trouble. */
+const sayConstraint = (error: unknown): string | undefined => {
+  const text = codesOf(error).join(' ');
+  if (/SQLITE_CONSTRAINT_FOREIGNKEY/.test(text)) return 'There is no such thing as this refers to, or not any more. Load the page anew.';
+  if (/SQLITE_CONSTRAINT_(PRIMARYKEY|UNIQUE)/.test(text)) return 'That number is taken by another. Load the page anew and do it again.';
+  return undefined;
 };
 
 /** The storage's trouble in words; undefined when it is none of the storage's. */
@@ -56,4 +72,9 @@ const sayStorage = (error: unknown): string | undefined => {
 
 /** Codes of an error and of what caused it. */
 const codesOf = (error: unknown): readonly string[] =>
-  error instanceof Error ? [String((error as { code?: unknown }).code ?? ''), ...codesOf(error.cause)] : [];
+  error instanceof Error
+    ? [
+        ...['code', 'extendedCode'].map((name) => String((error as unknown as Record<string, unknown>)[name] ?? '')),
+        ...codesOf(error.cause),
+      ]
+    : [];

@@ -16,26 +16,19 @@ export function ShopKeys({ keys, end }: { readonly keys: readonly ShopKey[]; rea
         Every certificate of this shop is signed with its key. The key’s mark, five groups of four, stands at the foot of the paper: it must
         be one of these, and the certificate’s date must lie within its time.
       </p>
-      <table className="my-4 w-full border-collapse border border-line bg-sheet">
-        <thead>
-          <tr className="text-left text-[13px] text-ink2">
-            <th className="cell font-normal">Key</th>
-            <th className="cell font-normal">Good from</th>
-            <th className="cell font-normal">Until</th>
-            {end !== null && <th className="cell" />}
-          </tr>
-        </thead>
-        <tbody>
-          {keys.map((k) => (
-            <tr key={k.id}>
-              <td className="cell font-bold">{sayKey(k.id)}</td>
-              <td className="cell">{sayFullDate(k.fromAt)}</td>
-              <td className="cell">{k.untilAt === null ? 'in use' : sayFullDate(k.untilAt)}</td>
-              {end !== null && <td className="cell">{k.untilAt === null && <End id={k.id} end={end} />}</td>}
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <ul className="my-4 border border-line bg-sheet">
+        {keys.map((k) => (
+          <li key={k.id} className="grid gap-2 border-b border-hair px-3 py-2 last:border-b-0">
+            <div className="flex flex-wrap items-center justify-between gap-x-6">
+              <b className="whitespace-nowrap">{sayKey(k.id)}</b>
+              <span className="text-ink2">
+                from {sayFullDate(k.fromAt)} {k.untilAt === null ? 'on' : `until ${sayFullDate(k.untilAt)}`}
+              </span>
+            </div>
+            {end !== null && k.untilAt === null && <End id={k.id} end={end} />}
+          </li>
+        ))}
+      </ul>
       <p>
         A certificate that came as a file is checked without this address: take{' '}
         <a className="font-bold text-act" href="/verify/keys.json" download>
@@ -54,8 +47,8 @@ function End({ id, end }: { readonly id: string; readonly end: Ask<EndKey> }) {
   const [sure, setSure] = useState(false);
   if (!sure)
     return (
-      <button type="button" className="btn-quiet" onClick={() => setSure(true)}>
-        Replace
+      <button type="button" className="btn-quiet justify-self-start" onClick={() => setSure(true)}>
+        Replace this key
       </button>
     );
   return (
@@ -65,7 +58,7 @@ function End({ id, end }: { readonly id: string; readonly end: Ask<EndKey> }) {
       </p>
       <button
         type="button"
-        className="btn"
+        className="btn justify-self-start"
         disabled={asking}
         onClick={() => void ask(end, { id }).then((done) => done !== undefined && router.refresh())}
       >

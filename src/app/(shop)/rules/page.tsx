@@ -34,6 +34,10 @@ export default async function RulesPage() {
           gauges and their ring checks
         </Go>
         ,{' '}
+        <Go className="font-bold text-act" href="/verify">
+          keys of certificates
+        </Go>
+        ,{' '}
         <Go className="font-bold text-act" href="/outbox">
           messages to customers
         </Go>
