@@ -10,8 +10,8 @@ export const ROOT = dirname(dirname(fileURLToPath(import.meta.url)));
 const LEAST_NODE = [20, 9];
 const LEAST_FREE_BYTES = 1.5e9;
 
-/** Starts the built application; a port comes after. A page makes more short-lived things than Node's own room for the young holds. */
-export const SERVE = ['--max-semi-space-size=64', 'scripts/serve.mjs'];
+/** Starts the built application; a port comes after. A page makes more short-lived things than Node's own room for the young holds; old things are swept away before sweeping them takes long. */
+export const SERVE = ['--max-semi-space-size=64', '--max-old-space-size=1024', 'scripts/serve.mjs'];
 
 export const say = (text) => console.log(`· ${text}`);
 

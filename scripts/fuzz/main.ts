@@ -1,4 +1,4 @@
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
@@ -16,6 +16,7 @@ import { answers, serve } from '../bench/served';
 // @ts-expect-error plain Node, without types
 import { SERVE } from '../steps.mjs';
 import { actionsOf, tryAction } from './actions';
+import { argument } from './argument';
 import { tryCompute } from './compute';
 import { addresses, tryPage } from './pages';
 import { startBadRig } from './rig';
@@ -30,17 +31,16 @@ const AT_ONCE = 2;
 /** Faults past which it is no use to go on. */
 const MOST_FAULTS = 25;
 
-const argument = (name: string, usual: number): number => {
-  const at = process.argv.indexOf(`--${name}`);
-  return at === -1 ? usual : Number(process.argv[at + 1]);
-};
 const [minutes, seed, build] = [argument('minutes', 10), argument('seed', 1), process.env.EDDRIN_BUILD ?? '.next'];
 
 const folder = mkdtempSync(join(tmpdir(), 'eddrin-fuzz-'));
 process.env.EDDRIN_DATA = folder;
+// Where a demo shop is made up already, a copy of it is tried.
+const made = process.env.EDDRIN_TEST_SEED;
+if (made !== undefined) cpSync(made, folder, { recursive: true });
 const db = await theDb();
 await migrateDb(db);
-await seedDemo(db, Date.now());
+if (made === undefined) await seedDemo(db, Date.now());
 const [port, token] = [4731, 'a-token-for-fuzzing'];
 const rig = await startBadRig(seeded(seed));
 const server = serve([...SERVE, String(port)], {
@@ -190,6 +190,7 @@ const work = async (): Promise<void> => {
     const n = tries++;
     if (n % 500 === 499) ids = await idsOf();
     if (n === WARM_UP) warm = memoryMb();
+    if (n % 2500 === 0) console.log(`· ${n} tries, ${Math.round(memoryMb())} MB`);
     const random = seeded(seed * 1_000_003 + n);
     tell(n, await random.pick(wheel)(random));
   }

@@ -1,4 +1,5 @@
 import type { Random } from '../../devices/hand/random';
+import { argument } from './argument';
 import type { Known } from './value';
 
 /** The shop that is tried, and how to get at it. */
@@ -21,8 +22,8 @@ export type Answer = {
   readonly fault?: string;
 };
 
-/** Work that the server itself gives more time, ms; all else is answered within a second. */
-const MOST_MS = { page: 1000, pool: 16_000 };
+/** Work that the server itself gives more time, ms; all else is answered within a second, or `--slowest`. */
+const MOST_MS = { page: argument('slowest', 1000), pool: 16_000 };
 
 /** Asks, and looks at status and time. @param may take longer than a page */
 export async function ask(

@@ -2,13 +2,18 @@ import { zipSync } from 'fflate';
 import { COLUMNS, STORE_FILE_NAMES } from '@/csv/store-files';
 import { PEOPLE } from '../../demo/people';
 import { drawPhoto } from '../../devices/hand/photo';
-import type { Random } from '../../devices/hand/random';
+import { type Random, seeded } from '../../devices/hand/random';
 import { type Answer, ask, type Target } from './try';
 
 const text = (s: string): Uint8Array<ArrayBuffer> => new Uint8Array(new TextEncoder().encode(s));
 const noise = (random: Random, length: number): Uint8Array<ArrayBuffer> =>
   new Uint8Array(Array.from({ length }, () => Math.floor(random.next() * 256)));
 const zip = (name: string, size: number): Uint8Array<ArrayBuffer> => new Uint8Array(zipSync({ [name]: new Uint8Array(size) }));
+
+/** Made once: what this process does meanwhile is not the server's time. */
+const BOMB = zip('xl/worksheets/sheet1.xml', 120_000_000);
+const LONG = text('x'.repeat(3_000_000));
+const PHOTO = new Uint8Array(await drawPhoto('body', seeded(1)));
 
 const headersOf = (target: Target, random: Random) => ({
   cookie: target.cookies.get(random.pick(PEOPLE).id) ?? '',
@@ -30,8 +35,8 @@ export async function tryImport(target: Target, random: Random): Promise<Answer>
     () => table,
     () => table,
     () => noise(random, 500),
-    () => text('x'.repeat(3_000_000)),
-    () => zip('xl/worksheets/sheet1.xml', 30_000_000),
+    () => LONG,
+    () => BOMB,
     () => new Uint8Array([0x50, 0x4b, 3, 4, ...noise(random, 200)]),
   ])();
   const write = random.next() < 0.3 ? `&write=${random.pick(known.ids)}` : '';
@@ -41,10 +46,9 @@ export async function tryImport(target: Target, random: Random): Promise<Answer>
 
 /** A photo, whole, broken or none, on whatever row. */
 export async function tryPhoto(target: Target, random: Random): Promise<Answer> {
-  const whole = new Uint8Array(await drawPhoto('body', random));
   const file = random.pick([
-    () => whole,
-    () => whole.slice(0, Math.floor(whole.length * random.next())),
+    () => PHOTO,
+    () => PHOTO.slice(0, Math.floor(PHOTO.length * random.next())),
     () => noise(random, 2000),
     () => text('<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>'),
     () => new Uint8Array(0),

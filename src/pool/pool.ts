@@ -26,15 +26,16 @@ const LIMIT_MS = 15_000;
 const FILE_LIMIT_MS = 60_000;
 const limitOf = (task: Task): number => (task === 'read-file' || task.startsWith('write-') ? FILE_LIMIT_MS : LIMIT_MS);
 
-/** Tasks that wait at the most, and the memory of a thread, MB. */
+/** Tasks that wait at the most, and the memory of a thread, MB: a workbook takes more than anything on the wire. */
 const MOST_WAITING = 100;
-const MOST_MB = 1024;
+const MOST_MB = { wire: 384, shop: 768 };
+const MOST_YOUNG_MB = 32;
 /** Threads give way to the one that answers pages. */
 const NICE = 10;
 /** A thread with nothing to do ends after this long, ms; one of each pool stays. */
 const IDLE_MS = 60_000;
 
-const newPool = (maxThreads: number): Piscina =>
+const newPool = (maxThreads: number, mostMb: number): Piscina =>
   new Piscina({
     // The build makes it of src/pool/thread.ts.
     filename: process.env.EDDRIN_POOL as string,
@@ -42,7 +43,7 @@ const newPool = (maxThreads: number): Piscina =>
     maxThreads,
     idleTimeout: IDLE_MS,
     niceIncrement: NICE,
-    resourceLimits: { maxOldGenerationSizeMb: MOST_MB },
+    resourceLimits: { maxOldGenerationSizeMb: mostMb, maxYoungGenerationSizeMb: MOST_YOUNG_MB },
   });
 
 declare global {
@@ -53,7 +54,7 @@ declare global {
 /** The threads: scripts and instruments wait for each other, not the shop for them. Begun at the server's start, so that nobody waits for that. */
 export const thePools = () => {
   const most = Math.min(4, Math.max(1, availableParallelism() - 1));
-  globalThis.eddrinPools ??= { wire: newPool(most), shop: newPool(most) };
+  globalThis.eddrinPools ??= { wire: newPool(most, MOST_MB.wire), shop: newPool(most, MOST_MB.shop) };
   return globalThis.eddrinPools;
 };
 

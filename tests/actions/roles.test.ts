@@ -156,7 +156,13 @@ const codeOf = async (name: keyof typeof ASKS, input: unknown): Promise<string> 
 describe('every action, as nobody and in every role', () => {
   const names = Object.keys(ASKS) as (keyof typeof ASKS)[];
 
-  test('the list is whole', () => {
+  test('the list is whole: every file of actions, and every action of each', () => {
+    const files = import.meta.glob('../../src/app/actions/*.ts', { eager: true }) as Record<string, Record<string, unknown>>;
+    expect(
+      Object.values(files)
+        .flatMap((file) => Object.keys(file))
+        .sort(),
+    ).toEqual(Object.keys(actions).sort());
     expect(Object.keys(actions).sort()).toEqual([...names, 'signInAction', 'signOutAction'].sort());
   });
 

@@ -5,6 +5,7 @@ import type { Person } from '@/core/people/role';
 import { ok } from '@/core/result';
 import { saySaveError } from '@/core/unit/save-error';
 import { signIn, sweepSessions, whoIs } from '@/db/people/people';
+import { receive } from '@/db/store/stock';
 import { sessions } from '@/db/tables';
 import { openShop, PEOPLE, PINS, type Shop } from '../server/shop';
 
@@ -51,9 +52,18 @@ describe('what an action throws', () => {
     }
   });
 
-  test('a refused row of the database is a fault of the program, not the disk’s', async () => {
-    const result = await throwing(coded('SQLITE_CONSTRAINT'));
-    expect(result.ok ? '' : result.error.code).toBe('bug');
+  test('because a row refers to what is not there, or takes a number that is taken, is told as that', async () => {
+    const said = async (extendedCode: string) => {
+      const result = await throwing(new Error('query failed', { cause: Object.assign(coded('SQLITE_CONSTRAINT'), { extendedCode }) }));
+      return result.ok ? [] : [result.error.code, ...saySaveError(result.error)];
+    };
+    expect(await said('SQLITE_CONSTRAINT_FOREIGNKEY')).toEqual(['refused', expect.stringMatching(/^There is no such thing/)]);
+    expect(await said('SQLITE_CONSTRAINT_PRIMARYKEY')).toEqual(['refused', expect.stringMatching(/^That number is taken/)]);
+    expect((await said('SQLITE_CONSTRAINT_NOTNULL'))[0]).toBe('bug');
+    // As the database itself says it.
+    const order = { id: 'o-none', articleId: 'none', lot: 'A', qty: 1, expiresAt: null, orderId: null };
+    const received = await act('see', z.object({}), (_, { db, person, now }) => receive(db, { id: 'r', person, at: now }, order))({});
+    expect(received.ok ? '' : saySaveError(received.error)).toEqual([expect.stringMatching(/^There is no such thing/)]);
   });
 
   test('nothing: it is done', async () => {

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { FAMILIES } from '../family/families';
 import { UNIT_KINDS } from '../family/family-name';
 import { MATERIALS } from '../family/material';
+import { crossCheck, fieldOf } from '../schema/cross-check';
 import type { Sends } from '../schema/sends';
 import { Id, Target } from '../schema/target';
 import { text } from '../schema/text';
@@ -10,8 +11,8 @@ import { CAUSE_NAMES, TEST_NAMES } from './cause';
 import { COMPLAINT_NAMES } from './complaint';
 import { LikelihoodsDoor } from './likelihoods';
 
-export const BookIn = z
-  .object({
+export const BookIn = crossCheck(
+  z.object({
     unitId: Id,
     customer: text().trim().min(1, 'who brings it?').max(120),
     phone: text().trim().max(40),
@@ -30,13 +31,13 @@ export const BookIn = z
       .array(z.object({ name: z.enum(TEST_NAMES), answer: z.enum(['yes', 'no']) }))
       .max(40)
       .default([]),
-  })
-  .refine((b) => b.nominalMm !== null || FAMILIES[b.family]?.bore === 'none', {
-    path: ['nominalMm'],
-    message: 'enter a bore, as 22.2 or 7/8',
-    // Also when another field is wrong: everything wrong is said at once.
-    when: () => true,
-  });
+  }),
+  (value, report) => {
+    const family = UNIT_KINDS.find((f) => f === fieldOf(value, 'family'));
+    if (fieldOf(value, 'nominalMm') === null && (family === undefined || FAMILIES[family].bore !== 'none'))
+      report(['nominalMm'], 'enter a bore, as 22.2 or 7/8');
+  },
+);
 export type BookIn = Sends<typeof BookIn>;
 const Answer = z.enum(['yes', 'no']).nullable();
 /** What a test said, or what a unit's trouble was; null takes it back. */

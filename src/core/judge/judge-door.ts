@@ -3,6 +3,7 @@ import { BoreSealDoor } from '../family/bore-seal-door';
 import { FAMILY_NAMES } from '../family/family-name';
 import { ClockDeg, DiaMm, gaugingShape, ReadingDoor, XMm } from '../gauge/gauge-door';
 import { SCHOOLS } from '../rules/school';
+import { crossCheck, fieldOf } from '../schema/cross-check';
 import { text } from '../schema/text';
 import { uniqueIds } from '../schema/unique';
 import { MARK_KINDS } from './mark';
@@ -10,8 +11,8 @@ import { MARK_KINDS } from './mark';
 const Id = text().min(1).max(100);
 const DepthUm = z.number().min(0).max(20_000);
 
-export const MarkDoor = z
-  .strictObject({
+export const MarkDoor = crossCheck(
+  z.strictObject({
     id: Id,
     kind: z.enum(MARK_KINDS),
     x0Mm: XMm,
@@ -22,13 +23,13 @@ export const MarkDoor = z
     depthUncertaintyUm: DepthUm.nullish(),
     widthUm: z.number().gt(0).max(200_000).nullish(),
     cleaned: z.boolean(),
-  })
-  // Also when another field of the mark is wrong: everything wrong is said at once.
-  .refine((m) => !(m.x1Mm < m.x0Mm), {
-    path: ['x1Mm'],
-    message: 'ends before it starts: x1Mm must not be less than x0Mm',
-    when: () => true,
-  });
+  }),
+  (value, report) => {
+    const [x0Mm, x1Mm] = [fieldOf(value, 'x0Mm'), fieldOf(value, 'x1Mm')];
+    if (typeof x0Mm === 'number' && typeof x1Mm === 'number' && x1Mm < x0Mm)
+      report(['x1Mm'], 'ends before it starts: x1Mm must not be less than x0Mm');
+  },
+);
 
 export const JudgeRequest = z
   .object({

@@ -44,6 +44,15 @@ describe('what comes in has ends', () => {
   });
 });
 
+describe('whatever comes in, a door says what is wrong and throws nothing', () => {
+  const ODD = [null, undefined, true, -1, 'x', [], [null], [[]], {}, { a: null }];
+  test.each([...DOORS, ...CALCULATED])('%s', (_, door) => {
+    const { properties = {} } = z.toJSONSchema(door, { io: 'input', unrepresentable: 'any' }) as { properties?: object };
+    const fields = Object.keys(properties).flatMap((field) => ODD.map((odd) => ({ [field]: odd })));
+    for (const value of [...ODD, ...fields]) expect([value, door.safeParse(value).success]).toEqual([value, expect.any(Boolean)]);
+  });
+});
+
 describe('a moment', () => {
   test.each([
     ['today', Date.UTC(2026, 10, 29), true],
