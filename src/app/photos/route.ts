@@ -8,12 +8,13 @@ import { PHOTO_KINDS } from '@/core/unit/photo';
 import { saySaveError } from '@/core/unit/save-error';
 import { theDb } from '@/db/engine/connection';
 import { addPhoto } from '@/db/unit/photos';
+import { bodyOf } from '../_server/body';
 import { changeOf } from '../_server/change-of';
 import { fromOurPage, problem } from '../_server/door';
 import { currentPerson } from '../_server/who';
 
 /** Largest body that is read at all; benches send pictures that they have made smaller. */
-const LARGEST_BYTES = 12 * 1024 * 1024;
+const LARGEST_MB = 12;
 
 const PhotoDoor = z.object({
   eventId: Id,
@@ -34,9 +35,10 @@ export async function POST(request: Request): Promise<Response> {
   if (person === undefined) return problem(401, 'Sign in first.');
   if (!may(person.role, 'book-in')) return problem(403, 'Your role may not do this.');
   if (!fromOurPage(request.headers)) return problem(403, 'That came from another site.');
-  const bytes = Number(request.headers.get('content-length') ?? Number.NaN);
-  if (!(bytes <= LARGEST_BYTES)) return problem(413, 'A photo is at most 12 MB.');
-  const form = await request.formData().catch(() => undefined);
+  const body = await bodyOf(request, LARGEST_MB);
+  if (!body.ok) return body.error;
+  const type = request.headers.get('content-type') ?? '';
+  const form = await new Response(body.value, { headers: { 'content-type': type } }).formData().catch(() => undefined);
   if (form === undefined) return problem(400, 'The photo did not arrive whole; send it again.');
   const parsed = PhotoDoor.safeParse(Object.fromEntries(form));
   if (!parsed.success) return problem(422, 'That is not a photo with its place.', problemsOf(parsed.error));
