@@ -6,6 +6,7 @@ import { createServer } from 'node:http';
 import { join, resolve } from 'node:path';
 import compression from 'compression';
 import next from 'next';
+import { addressOf } from './address.mjs';
 
 if (process.argv.includes('--help')) {
   const { tsImport } = await import('tsx/esm/api');
@@ -106,7 +107,10 @@ const server = createServer((request, response) => {
   // One number for a request, in the log and in what a person is told; whatever was sent under its name is replaced.
   const id = randomUUID();
   request.headers['x-request-id'] = id;
-  request.headers['x-address'] = request.socket.remoteAddress ?? 'unknown';
+  request.headers['x-address'] = addressOf(
+    { remoteAddress: request.socket.remoteAddress, forwardedFor: String(request.headers['x-forwarded-for'] ?? '') },
+    process.env.EDDRIN_PROXY,
+  );
   response.setHeader('x-request-id', id);
   if (!fixed) logged(request, response, id);
   response.setHeader('x-content-type-options', 'nosniff');

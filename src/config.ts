@@ -9,6 +9,10 @@ const SETTINGS = {
     door: z.url('is no address, as https://shop.example').optional(),
     says: 'the address that browsers know the shop by; with https its cookies go over https only',
   },
+  EDDRIN_PROXY: {
+    door: z.string().optional(),
+    says: 'addresses of proxies in front, commas between: they are believed where a request came from',
+  },
   EDDRIN_SECRET: {
     door: z.string().min(32, 'takes 32 characters or more').optional(),
     says: 'signs cookies; else one is made and kept in the data folder',

@@ -6,7 +6,7 @@ import { readStoreFile, type StoreFile } from './store-files';
 import { readXlsx } from './xlsx';
 
 /** Rows that are written to one piece of text: reading one holds nobody up. */
-const PIECE = 1000;
+const PIECE = 100;
 
 /** What a file for the store holds, its rows as JSON in pieces so that whoever takes them over can do so piece by piece; and how the file was understood. */
 export type StoreFileRead = {

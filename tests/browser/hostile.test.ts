@@ -5,6 +5,7 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { sessionCookie } from '../../scripts/bench/served';
 import { actionsOf } from '../../scripts/fuzz/actions';
 import { spawnNode } from '../children';
+import { ENDLESS } from '../endless';
 import { type App, startApp, TOKEN } from './app';
 
 // The built application under requests that mean harm: what is large, what is written wrongly, and what nobody thought of.
@@ -15,8 +16,19 @@ beforeAll(async () => {
   app = await startApp();
   process.env.EDDRIN_DATA = app.data;
   cookie = await sessionCookie();
+  // What a server loads with its first requests is not what is looked at here.
+  for (let i = 0; i < 40; i++) await rack();
+  await importOf('number\n1\n');
 });
 afterAll(() => app.stop());
+
+const importOf = (body: string) =>
+  fetch(`${app.origin}/api/v1/store/import?what=sundries&file=a.csv`, { method: 'POST', headers: { cookie, origin: app.origin }, body });
+const rack = async (): Promise<void> => {
+  const page = await fetch(`${app.origin}/`, { headers: { cookie } });
+  await page.text();
+  expect(page.status).toBe(200);
+};
 
 describe('a page is answered while the server works out', () => {
   const example = (name: string) => JSON.parse(readFileSync(`docs/contracts/${name}.example.json`, 'utf8')).request;
@@ -25,28 +37,11 @@ describe('a page is answered while the server works out', () => {
     return () =>
       fetch(`${app.origin}/api/v1/compute/${name}`, { method: 'POST', headers: { authorization: `Bearer ${TOKEN}` }, body: text });
   };
-  const kits = example('kit-match');
-  const at = (i: number) => ({ boreMm: 20 + (i % 7) * 0.1 });
   const rows = Array.from({ length: 20_000 }, (_, i) => `BENCH-${i},cup ${i},1.5,3,,,cup,cup,1,22.2`);
   const table = `number,name,price,leadDays,note,supersededBy,part,kind,qty,boreMm\n${rows.join('\n')}\n`;
 
   test.each<[string, number, () => Promise<Response>]>([
-    [
-      'a kit cover that does not end',
-      503,
-      compute('kit-match', {
-        ...kits,
-        needs: Array.from({ length: 200 }, (_, i) => ({ id: `n${i}`, kind: `k${i % 4}`, qty: 5, dims: at(i), policy: 'replace' })),
-        kits: Array.from({ length: 300 }, (_, k) => ({
-          id: `kit${k}`,
-          price: 1 + ((k * 37) % 101) / 7,
-          stock: k % 3,
-          leadDays: k % 30,
-          items: Array.from({ length: 20 }, (_, i) => ({ kind: `k${(i + k) % 4}`, qty: 1, dims: at(i * k) })),
-        })),
-        allowUnverified: true,
-      }),
-    ],
+    ['a kit cover that does not end', 503, compute('kit-match', ENDLESS)],
     [
       'a hold of 150,000 samples',
       200,
@@ -55,16 +50,7 @@ describe('a page is answered while the server works out', () => {
         trace: Array.from({ length: 150_000 }, (_, i) => ({ tS: i / 1250, pBar: Math.round((80 - i / 300_000) * 1e4) / 1e4 })),
       }),
     ],
-    [
-      'an import of 20,000 rows',
-      200,
-      () =>
-        fetch(`${app.origin}/api/v1/store/import?what=sundries&file=a.csv`, {
-          method: 'POST',
-          headers: { cookie, origin: app.origin },
-          body: table,
-        }),
-    ],
+    ['an import of 20,000 rows', 200, () => importOf(table)],
     ['a traveller', 200, () => fetch(`${app.origin}/api/v1/units/SQ-0038/traveller.pdf`, { headers: { cookie } })],
   ])('%s', async (_, status, send) => {
     let going = true;
@@ -75,9 +61,7 @@ describe('a page is answered while the server works out', () => {
     const took: number[] = [];
     do {
       const start = performance.now();
-      const page = await fetch(`${app.origin}/`, { headers: { cookie } });
-      await page.text();
-      expect(page.status).toBe(200);
+      await rack();
       took.push(performance.now() - start);
     } while (going);
     const [came, text] = await heavy;

@@ -6,36 +6,10 @@ import { bodyOf } from '@/app/_server/body';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
 import { rowsRead } from '@/csv/read-bytes';
 import { inPool, sayNotDone } from '@/pool/pool';
+import { ENDLESS } from '../endless';
 
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const compute = (name: string, body: unknown) => inPool('compute', { name, body: bytes(JSON.stringify(body)), rules: STANDARD_RULES });
-
-/** Half a megabyte whose best set nobody can wait for. */
-const at = (i: number) => ({ boreMm: 20 + (i % 7) * 0.1 });
-const ENDLESS = {
-  needs: Array.from({ length: 200 }, (_, i) => ({ id: `n${i}`, kind: `k${i % 4}`, qty: 5, dims: at(i), policy: 'replace' })),
-  kits: Array.from({ length: 300 }, (_, k) => ({
-    id: `kit${k}`,
-    price: 1 + ((k * 37) % 101) / 7,
-    stock: k % 3,
-    leadDays: k % 30,
-    items: Array.from({ length: 20 }, (_, i) => ({
-      kind: `k${(i + k) % 4}`,
-      qty: 1 + ((i * k) % 5),
-      dims: (k + i) % 3 ? at(i * k) : {},
-    })),
-  })),
-  sundries: Array.from({ length: 500 }, (_, s) => ({
-    id: `s${s}`,
-    kind: `k${s % 4}`,
-    price: 1 + ((s * 13) % 17) / 3,
-    stock: s % 4,
-    leadDays: s % 20,
-    dims: s % 2 ? at(s) : {},
-  })),
-  promiseDays: 5,
-  allowUnverified: true,
-};
 
 describe('a calculation in the pool', () => {
   test('that does not end is cut off in words; meanwhile nothing else waits, neither the process nor the shop’s own work', async () => {
