@@ -80,7 +80,7 @@ const ASKS: { readonly [A in Exclude<keyof typeof actions, 'signInAction' | 'sig
   spoilPieceAction: 'bench',
   openBagAction: 'kit',
   measureNeedAction: 'kit',
-  orderForAction: 'kit',
+  takeSetAction: 'kit',
   reuseOldAction: 'kit',
   keepSurplusAction: 'kit',
   identifyAction: 'book-in',

@@ -14,7 +14,7 @@ import { noteTorque, torquesOf } from '@/db/close-up/torques';
 import type { ChangeError } from '@/db/engine/change-unit';
 import { findCured, putOnFinish } from '@/db/finish/finish';
 import { finishWaitId } from '@/db/finish/finish-wait';
-import { setAside } from '@/db/kit/kit';
+import { setAside } from '@/db/kit/take';
 import { recordPart } from '@/db/strip/tray';
 import { noteAtBench, saveGap, saveVacuum } from '@/db/unit/bench';
 import { signOff } from '@/db/unit/sign-off';

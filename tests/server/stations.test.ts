@@ -9,7 +9,8 @@ import { answerCustomer, askCustomer, sentMessages } from '@/db/customer/approva
 import type { ChangeError } from '@/db/engine/change-unit';
 import { saveGauging } from '@/db/gauge/gauging';
 import { saveJudgement } from '@/db/judge/judgement';
-import { putBack, setAside } from '@/db/kit/kit';
+import { putBack } from '@/db/kit/kit';
+import { setAside } from '@/db/kit/take';
 import { breakLostRuns, endRun, keepPiece, runOf, startRun } from '@/db/prove/prove';
 import { certificateOf, release, signForRelease } from '@/db/release/release';
 import { backFromSleeving, sendOut } from '@/db/sleeve/sleeve';

@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, test } from 'vitest';
 import type { Result } from '@/core/result';
-import { setAside } from '@/db/kit/kit';
+import { setAside } from '@/db/kit/take';
 import { articleOf } from '@/db/store/catalogue';
 import { correct, movesOf, receive } from '@/db/store/stock';
 import { undoLast } from '@/db/unit/undo';

@@ -6,7 +6,8 @@ import { readTable } from '@/csv/read-table';
 import { readStoreFile, type StoreFile } from '@/csv/store-files';
 import { identifyInStore } from '@/db/identify/identify';
 import { identifyUnit } from '@/db/identify/identity';
-import { keepSurplus, measureNeed, openBag, orderFor, putBack, reuseOld, setAside } from '@/db/kit/kit';
+import { keepSurplus, measureNeed, openBag, putBack, reuseOld } from '@/db/kit/kit';
+import { setAside, takeSet } from '@/db/kit/take';
 import { articleOf, wholeStore } from '@/db/store/catalogue';
 import { enterByHand } from '@/db/store/enter';
 import { findArticles, findFitments } from '@/db/store/find-store';
@@ -177,9 +178,9 @@ describe('a bag that is opened', () => {
 test('a shortage is ordered for its unit, which waits for it by a day', async () => {
   const unitId = await shop.at('kit');
   const { id } = await article('K-133');
-  const late = { articleId: id, qty: 2, expectedAt: START - DAY };
-  expect(reasons(await orderFor(shop.db, await shop.change(unitId, 'parts-ordered'), late))[0]).toMatch(/later day/);
-  await orderFor(shop.db, await shop.change(unitId, 'parts-ordered'), { ...late, expectedAt: START + 90 * DAY });
+  const late = { articleId: id, take: 0, order: 2, expectedAt: START - DAY };
+  expect(reasons(await takeSet(shop.db, await shop.change(unitId, 'parts-ordered'), [late]))[0]).toMatch(/later day/);
+  await takeSet(shop.db, await shop.change(unitId, 'parts-ordered'), [{ ...late, expectedAt: START + 90 * DAY }]);
   const [timer] = (await shop.record(unitId)).timers;
   expect([timer?.label, timer?.endsAt, timer?.doneAt]).toEqual(['parts: 2 × K-133', START + 90 * DAY, null]);
   const [order] = await openOrders(shop.db, id);
@@ -189,6 +190,28 @@ test('a shortage is ordered for its unit, which waits for it by a day', async ()
   expect(await receiveAndTell(shop.db, by(), delivery)).toMatchObject({ ok: true });
   expect(await openOrders(shop.db, id)).toEqual([]);
   expect((await shop.record(unitId)).timers[0]?.doneAt).not.toBeNull();
+});
+
+test('a set is taken whole or not at all, and taken back in one step', async () => {
+  const unitId = await shop.at('kit');
+  const of = (number: string, take: number, order: number) => ({ articleId: `art-${number}`, take, order, expectedAt: START + 90 * DAY });
+  const stock = async () => [(await article('K-131')).stock, (await article('K-118')).stock];
+  const [was, bare] = [await stock(), await shop.record(unitId)];
+  const tooMany = await takeSet(shop.db, await shop.change(unitId, 'kit-set-aside'), [of('K-131', 1, 0), of('K-118', 1000, 0)]);
+  expect(reasons(tooMany)[0]).toMatch(/^Of K-118 only \d+ are on the shelf/);
+  expect([await stock(), await shop.record(unitId)]).toEqual([was, bare]);
+  expect(await takeSet(shop.db, await shop.change(unitId, 'kit-set-aside'), [of('K-131', 1, 0), of('K-118', 2, 3)])).toMatchObject({
+    ok: true,
+  });
+  const after = await shop.record(unitId);
+  expect(after.setAside.map((b) => [b.number, b.qty])).toEqual([
+    ['K-131', 1],
+    ['K-118', 2],
+  ]);
+  expect(after.timers.map((t) => t.label)).toEqual(['parts: 3 × K-118']);
+  await undoLast(shop.db, await shop.change(unitId, 'undone'));
+  const undone = await shop.record(unitId);
+  expect([await stock(), undone.setAside, undone.timers]).toEqual([was, [], []]);
 });
 
 test('a part measured for its kit narrows what fits', async () => {

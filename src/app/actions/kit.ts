@@ -1,7 +1,8 @@
 'use server';
 
-import { KeepSurplus, MeasureNeed, OpenBag, OrderFor, PutBack, ReuseOld, SetAsideBag, SpoilPiece } from '@/core/kit/kit-doors';
-import { keepSurplus, measureNeed, openBag, orderFor, putBack, reuseOld, setAside, spoilPiece } from '@/db/kit/kit';
+import { KeepSurplus, MeasureNeed, OpenBag, PutBack, ReuseOld, SetAsideBag, SpoilPiece, TakeSet } from '@/core/kit/kit-doors';
+import { keepSurplus, measureNeed, openBag, putBack, reuseOld, spoilPiece } from '@/db/kit/kit';
+import { setAside, takeSet } from '@/db/kit/take';
 import { act } from '../_server/act';
 import { changeOf } from '../_server/change-of';
 
@@ -23,7 +24,9 @@ export const measureNeedAction = act('kit', MeasureNeed, (i, { db, person, now }
 export const reuseOldAction = act('kit', ReuseOld, (i, { db, person, now }) =>
   reuseOld(db, changeOf(i, person, now, 'part-recorded', `old part goes back: ${i.reason}`), i),
 );
-export const orderForAction = act('kit', OrderFor, (i, { db, person, now }) => orderFor(db, changeOf(i, person, now, 'parts-ordered'), i));
+export const takeSetAction = act('kit', TakeSet, (i, { db, person, now }) =>
+  takeSet(db, changeOf(i, person, now, i.picks.every((p) => p.take === 0) ? 'parts-ordered' : 'kit-set-aside'), i.picks),
+);
 export const keepSurplusAction = act('kit', KeepSurplus, (i, { db, person, now }) =>
   keepSurplus(db, changeOf(i, person, now, 'kit-kept'), i),
 );

@@ -19,6 +19,8 @@ export type Station = {
 };
 
 const SAME_DEPTH_MM = 0.25;
+/** Whether two depths are one, mm. */
+export const isSameDepth = (aMm: number, bMm: number): boolean => Math.abs(aMm - bMm) <= SAME_DEPTH_MM + 1e-9;
 const WIDEST_GAP_DEG = 100;
 /** Below this an axis has no direction, mm. */
 const ROUND_MM = 1e-6;
@@ -33,7 +35,7 @@ export const readingsByDepth = (readings: readonly Reading[]): readonly (readonl
   let firstMm = -Infinity;
   for (const i of order) {
     const { xMm } = readings[i] as Reading;
-    if (xMm - firstMm <= SAME_DEPTH_MM + 1e-9) groups.at(-1)?.push(i);
+    if (isSameDepth(xMm, firstMm)) groups.at(-1)?.push(i);
     else {
       groups.push([i]);
       firstMm = xMm;

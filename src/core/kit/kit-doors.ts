@@ -18,8 +18,17 @@ export const MeasureNeed = z.object({ ...Target, partId: Id, dims: DimsDoor });
 export type MeasureNeed = Sends<typeof MeasureNeed>;
 export const ReuseOld = z.object({ ...Target, partId: Id, reason: text().trim().min(3, 'say why').max(200) });
 export type ReuseOld = Sends<typeof ReuseOld>;
-export const OrderFor = z.object({ ...Target, articleId: Id, qty: z.number().int().min(1).max(1000), expectedAt: when() });
-export type OrderFor = Sends<typeof OrderFor>;
+const Count = z.number().int().min(0).max(1000);
+/** A set of kits and sundries: of each so many from the shelf, and so many ordered. */
+export const TakeSet = z.object({
+  ...Target,
+  picks: z
+    .array(z.object({ articleId: Id, take: Count, order: Count, expectedAt: when() }))
+    .min(1, 'nothing is chosen')
+    .max(40)
+    .refine((picks) => new Set(picks.map((p) => p.articleId)).size === picks.length, 'an article stands in it twice'),
+});
+export type TakeSet = Sends<typeof TakeSet>;
 export const KeepSurplus = z.object({
   ...Target,
   bagId: Id,

@@ -5,7 +5,7 @@ import { PART_KINDS } from '@/core/family/part-kind';
 import { fitOf } from '@/core/kit/fit';
 import type { SetAside } from '@/core/kit/set-aside';
 import { ok, type Result } from '@/core/result';
-import { type BagItem, lotsFor } from '@/core/store/article';
+import type { BagItem } from '@/core/store/article';
 import type { BagFinding } from '@/core/store/bag-finding';
 import type { TrayPart } from '@/core/strip/tray-door';
 import { spareIn } from '@/core/unit/facts-of';
@@ -13,63 +13,9 @@ import type { UnitRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db, Tx } from '../engine/connection';
 import { drop, type Edit, put } from '../engine/edit';
-import { lotsOf, toArticle } from '../store/catalogue';
+import { toArticle } from '../store/catalogue';
 import { lotFor } from '../store/stock';
 import { articles } from '../tables';
-import { waitEdit } from '../unit/waits';
-
-/**
- * Sets pieces of an article aside for a unit: they leave the shelf in the same transaction, never below zero, the lot that ages first before others.
- * What has passed its date is refused.
- */
-export const setAside = (
-  db: Db,
-  change: Change,
-  wanted: { readonly articleId: string; readonly qty: number },
-): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, change, async (record, at, tx) => {
-    const [row] = await tx.select().from(articles).where(eq(articles.id, wanted.articleId));
-    if (row === undefined) return refused('There is no such kit.');
-    if (record.steps.some((s) => s.station === 'close-up')) return refused('The unit is closed up already.');
-    const article = toArticle(row);
-    const lots = await lotsOf(tx, article.id);
-    const taken = lotsFor(lots, wanted.qty, at);
-    if (taken === undefined) {
-      const there = lots.reduce((sum, l) => sum + l.qty, 0);
-      return refused(
-        there >= wanted.qty
-          ? `${article.number}: what is on the shelf has passed its date and is not fitted any more.`
-          : there === 0
-            ? `${article.number} is gone: none on the shelf.`
-            : `Of ${article.number} only ${there} are on the shelf.`,
-      );
-    }
-    const who = { unitId: record.unit.id, articleId: article.id, at };
-    return ok(
-      taken.flatMap(({ lot, qty }, i): readonly Edit[] => {
-        const id = i === 0 ? change.eventId : `${change.eventId}-${i}`;
-        return [
-          put('stockMoves', { ...who, id, lotId: lot.id, qty: -qty, reason: 'set-aside', note: '', personId: change.person.id }),
-          put('bags', {
-            ...who,
-            id,
-            lotId: lot.id,
-            number: article.number,
-            name: article.name,
-            lotCode: lot.code,
-            expiresAt: lot.expiresAt,
-            qty,
-            items: article.items,
-            openedAt: null,
-            openedBy: null,
-            findings: [],
-            kept: [],
-            spoilt: [],
-          }),
-        ];
-      }),
-    );
-  });
 
 /** Puts a bag that was set aside back on the shelf; one that was opened stays with its unit. */
 export const putBack = (db: Db, change: Change, bagId: string): Promise<Result<Changed, ChangeError>> =>
@@ -151,34 +97,6 @@ export const reuseOld = (
       .join('; ')
       .slice(0, 500);
     return ok([put('parts', { ...part, fate: 'refitted', note, unitId: record.unit.id })]);
-  });
-
-/** Orders what is short for a unit, and starts its wait until the day it is expected. */
-export const orderFor = (
-  db: Db,
-  change: Change,
-  o: { readonly articleId: string; readonly qty: number; readonly expectedAt: number },
-): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, { ...change, version: null }, async (record, at, tx) => {
-    const [article] = await tx.select().from(articles).where(eq(articles.id, o.articleId));
-    if (article === undefined) return refused('There is no such kit.');
-    if (o.expectedAt <= at) return refused('It is expected before it is ordered: give a later day.');
-    const by = { unitId: record.unit.id, personId: change.person.id };
-    const timerId = `${change.eventId}-wait`;
-    const label = `parts: ${o.qty > 1 ? `${o.qty} × ` : ''}${article.number}`;
-    return ok([
-      waitEdit(change, at, { id: timerId, label, endsAt: o.expectedAt }),
-      put('orders', {
-        ...by,
-        id: change.eventId,
-        articleId: o.articleId,
-        timerId,
-        qty: o.qty,
-        orderedAt: at,
-        expectedAt: o.expectedAt,
-        receivedAt: null,
-      }),
-    ]);
   });
 
 /** Keeps pieces of an opened bag that the unit does not need as a sundry, with their lot; the sundry is made where the store has none like it. */

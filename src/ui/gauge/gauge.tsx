@@ -11,6 +11,7 @@ import type { Gauging } from '@/core/gauge/gauging';
 import { type Instrument, whyUnfit } from '@/core/gauge/instrument';
 import { readingsAt20 } from '@/core/gauge/reading';
 import { SHAPE_WORDS } from '@/core/gauge/shape';
+import { isSameDepth } from '@/core/gauge/station';
 import { furtherDepths, GRID_CLOCKS, standsInPort } from '@/core/gauge/suggest-grid';
 import { sayDia, sayLength, sayTemperature } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
@@ -277,7 +278,7 @@ export function Gauge({
           </thead>
           <tbody>
             {draft.depths.map((depth, row) => {
-              const station = form?.stations.find((s) => Math.abs(s.xMm - (read.depthsMm[row] ?? NaN)) < 0.3);
+              const station = form?.stations.find((s) => isSameDepth(s.xMm, read.depthsMm[row] ?? NaN));
               return (
                 <tr key={row}>
                   <td className="cell">

@@ -1,4 +1,4 @@
-import type { KeepSurplus, MeasureNeed, OpenBag, OrderFor, PutBack, ReuseOld, SetAsideBag } from '@/core/kit/kit-doors';
+import type { KeepSurplus, MeasureNeed, OpenBag, PutBack, ReuseOld, SetAsideBag, TakeSet } from '@/core/kit/kit-doors';
 import type { KitMatch } from '@/core/kit/match-kit';
 
 import type { Stocked } from '@/core/store/article';
@@ -10,7 +10,7 @@ export type KitActions = {
   readonly putBack: SaveAction<PutBack>;
   readonly openBag: SaveAction<OpenBag>;
   readonly measure: SaveAction<MeasureNeed>;
-  readonly order: SaveAction<OrderFor>;
+  readonly takeSet: SaveAction<TakeSet>;
   readonly keep: SaveAction<KeepSurplus>;
   readonly reuse: SaveAction<ReuseOld>;
 };

@@ -91,7 +91,7 @@ export function Kit({
           <button type="button" className="btn-quiet" aria-expanded={asked} onClick={() => setAsked(!asked)}>
             What covers it best?
           </button>
-          {asked && <Sets tag={tag} target={target} nameOf={nameOf} now={now} open={open} take={take} order={actions.order} />}
+          {asked && <Sets tag={tag} target={target} nameOf={nameOf} now={now} open={open} takeSet={actions.takeSet} />}
         </div>
       )}
       {shown !== undefined && geometry !== null && (

@@ -3,7 +3,7 @@
 import { useEffect, useState } from 'react';
 import type { BestSet } from '@/core/kit/best-set';
 import type { CoverSets } from '@/core/kit/cover-sets';
-import type { OrderFor } from '@/core/kit/kit-doors';
+import type { TakeSet } from '@/core/kit/kit-doors';
 import { sayWhen } from '@/core/quantity/say-time';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
@@ -37,20 +37,18 @@ export function Sets({
   nameOf,
   now,
   open,
-  take,
-  order,
+  takeSet,
 }: {
   readonly tag: string;
   readonly target: UnitTarget;
   readonly nameOf: (needId: string) => string;
   readonly now: number;
   readonly open: boolean;
-  readonly take: (articleId: string, qty: number) => Promise<{ readonly ok: boolean }>;
-  readonly order: SaveAction<OrderFor>;
+  readonly takeSet: SaveAction<TakeSet>;
 }) {
   const [unverified, setUnverified] = useState(false);
   const [answer, setAnswer] = useState<SetsAnswer | 'failed'>();
-  const ordering = useSave(order, target, 'adds');
+  const taking = useSave(takeSet, target);
   useEffect(() => {
     const asked = new AbortController();
     fetch(`/api/v1/units/${tag}/kit-sets?unverified=${unverified ? 1 : 0}&v=${target.version}`, { signal: asked.signal })
@@ -62,17 +60,12 @@ export function Sets({
   if (answer === 'failed') return <p className="mt-2 text-amber">No answer came. Close this and open it again.</p>;
   const article = (id: string) => answer.articles.find((a) => a.id === id);
   const here = (p: BestSet['picks'][number]): number => Math.min(p.qty, article(p.id)?.stock ?? 0);
-  const takeAll = async (set: BestSet): Promise<void> => {
-    for (const p of set.picks) {
-      if (here(p) > 0 && !(await take(p.id, here(p))).ok) return;
-      const days = article(p.id)?.leadDays ?? 0;
-      if (
-        here(p) < p.qty &&
-        !(await ordering.save({ articleId: p.id, qty: p.qty - here(p), expectedAt: Date.now() + Math.max(1, days) * DAY_MS })).ok
-      )
-        return;
-    }
-  };
+  const pickOf = (p: BestSet['picks'][number]) => ({
+    articleId: p.id,
+    take: here(p),
+    order: p.qty - here(p),
+    expectedAt: Date.now() + Math.max(1, article(p.id)?.leadDays ?? 0) * DAY_MS,
+  });
   return (
     <section aria-label="What covers it best" className="mt-2 border border-line bg-sheet">
       <p className="flex flex-wrap items-center gap-x-4 border-b border-hair px-3 py-1.5 text-[13px] text-ink2">
@@ -116,8 +109,8 @@ export function Sets({
                   <button
                     type="button"
                     className="btn-quiet"
-                    disabled={ordering.saving.kind === 'saving'}
-                    onClick={() => void takeAll(set)}
+                    disabled={taking.saving.kind === 'saving'}
+                    onClick={() => void taking.save({ picks: set.picks.map(pickOf) })}
                   >
                     {set.picks.every((p) => here(p) === p.qty) ? 'Set aside' : 'Set aside and order'}
                   </button>
@@ -127,7 +120,7 @@ export function Sets({
           </div>
         );
       })}
-      <SaveNote saving={ordering.saving} onAcceptTheirs={ordering.acceptTheirs} />
+      <SaveNote saving={taking.saving} onAcceptTheirs={taking.acceptTheirs} />
     </section>
   );
 }

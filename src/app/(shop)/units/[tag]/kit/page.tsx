@@ -12,10 +12,10 @@ import {
   keepSurplusAction,
   measureNeedAction,
   openBagAction,
-  orderForAction,
   putBackAction,
   reuseOldAction,
   setAsideAction,
+  takeSetAction,
 } from '../../../../actions/kit';
 import { SignOffAside } from '../_station/sign-off';
 import { stationPage, titled } from '../_station/station-page';
@@ -29,7 +29,7 @@ const ACTIONS = {
   putBack: putBackAction,
   openBag: openBagAction,
   measure: measureNeedAction,
-  order: orderForAction,
+  takeSet: takeSetAction,
   reuse: reuseOldAction,
   keep: keepSurplusAction,
 };
