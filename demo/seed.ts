@@ -253,7 +253,7 @@ if (process.argv[1]?.endsWith('seed.ts')) {
   const truths = await seedDemo(db, Date.now());
   writeFileSync(join(dataFolder(), 'rig-truth.json'), JSON.stringify(truths.rig));
   writeFileSync(join(dataFolder(), 'gauge-truth.json'), JSON.stringify(truths.gauge));
-  writeFileSync(join(dataFolder(), 'gauge-token'), await newToken(db, 'gauge-1'), { mode: 0o600 });
+  writeFileSync(join(dataFolder(), 'gauge-token'), (await newToken(db, 'gauge-1')) ?? '', { mode: 0o600 });
   // Written last: it marks the demo as whole.
   writeFileSync(join(dataFolder(), 'demo-pins.json'), JSON.stringify(Object.fromEntries(PEOPLE.map((p) => [p.id, p.pin]))));
 }

@@ -20,17 +20,18 @@ import { sectionSvg } from '@/ui/print/section-svg';
 import { travellerPdf } from '@/ui/print/traveller-pdf';
 import { verdictPdf } from '@/ui/print/verdict-pdf';
 
-/** Dots an inch of a drawing as a picture: its finest lines are still told apart. */
-const DPI = 200;
+/** Dots an inch of a drawing as a picture, on its own and on a paper, where it is drawn smaller: its finest lines are still told apart. */
+const DPI = { own: 200, paper: 150 };
 
 /** An SVG drawing as a picture on the light sheet. */
-const pngOf = (svg: string): Promise<Buffer> =>
-  sharp(Buffer.from(svg), { density: DPI }).flatten({ background: '#f8faf9' }).png().toBuffer();
+const pngOf = (svg: string, dpi: number): Promise<Buffer> =>
+  sharp(Buffer.from(svg), { density: dpi }).flatten({ background: '#f8faf9' }).png().toBuffer();
 
 type Section = Parameters<typeof sectionSvg>[0];
 type Map = { readonly record: UnitRecord; readonly geometry: Geometry; readonly rules: Rules };
 export type DrawingKind = 'svg' | 'png';
-const asFile = async (svg: Promise<string>, kind: DrawingKind): Promise<string | Uint8Array> => (kind === 'svg' ? svg : pngOf(await svg));
+const asFile = async (svg: Promise<string>, kind: DrawingKind): Promise<string | Uint8Array> =>
+  kind === 'svg' ? svg : pngOf(await svg, DPI.own);
 
 /** Everything that may take longer than a page may wait, by its name. Each runs in a thread of the pool: what goes in and comes out is copied. */
 export const TASKS = {
@@ -54,7 +55,7 @@ export const TASKS = {
     readonly section: Section | null;
     readonly paper: Omit<Parameters<typeof travellerPdf>[1], 'section'>;
   }) => {
-    const section = t.section === null ? null : await pngOf(await sectionSvg(t.section));
+    const section = t.section === null ? null : await pngOf(await sectionSvg(t.section), DPI.paper);
     return renderToBuffer(travellerPdf(t.sheet, { ...t.paper, section }));
   },
   verdict: async ({
@@ -64,7 +65,7 @@ export const TASKS = {
     rules,
   }: Map & { readonly sheet: Omit<Parameters<typeof verdictPdf>[0], 'map' | 'profile'> }) => {
     const profile = await profileSvg(record, geometry, rules);
-    const map = await pngOf(await boreMapSvg(record, geometry, rules));
-    return renderToBuffer(verdictPdf({ ...sheet, map, profile: profile === undefined ? null : await pngOf(profile) }));
+    const map = await pngOf(await boreMapSvg(record, geometry, rules), DPI.paper);
+    return renderToBuffer(verdictPdf({ ...sheet, map, profile: profile === undefined ? null : await pngOf(profile, DPI.paper) }));
   },
 } as const;

@@ -58,7 +58,10 @@ describe('what an action throws', () => {
       return result.ok ? [] : [result.error.code, ...saySaveError(result.error)];
     };
     expect(await said('SQLITE_CONSTRAINT_FOREIGNKEY')).toEqual(['refused', expect.stringMatching(/^There is no such thing/)]);
-    expect(await said('SQLITE_CONSTRAINT_PRIMARYKEY')).toEqual(['refused', expect.stringMatching(/^That number is taken/)]);
+    expect(await said('SQLITE_CONSTRAINT_PRIMARYKEY')).toEqual([
+      'refused',
+      expect.stringMatching(/^That number belongs to another change/),
+    ]);
     expect((await said('SQLITE_CONSTRAINT_NOTNULL'))[0]).toBe('bug');
     // As the database itself says it.
     const order = { id: 'o-none', articleId: 'none', lot: 'A', qty: 1, expiresAt: null, orderId: null };

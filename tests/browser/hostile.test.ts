@@ -2,6 +2,7 @@ import { once } from 'node:events';
 import { readFileSync } from 'node:fs';
 import { Agent, request } from 'node:http';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { median, timed } from '../../scripts/bench/line';
 import { sessionCookie } from '../../scripts/bench/served';
 import { actionsOf } from '../../scripts/fuzz/actions';
 import { spawnNode } from '../children';
@@ -12,12 +13,15 @@ import { type App, startApp, TOKEN } from './app';
 
 let app: App;
 let cookie: string;
+/** How long the rack takes while nothing else goes on, ms. */
+let atRest: number;
 beforeAll(async () => {
   app = await startApp();
   process.env.EDDRIN_DATA = app.data;
   cookie = await sessionCookie();
   // What a server loads with its first requests is not what is looked at here.
   for (let i = 0; i < 40; i++) await rack();
+  atRest = median([await timed(rack), await timed(rack), await timed(rack)]);
   await importOf('number\n1\n');
 });
 afterAll(() => app.stop());
@@ -60,14 +64,12 @@ describe('a page is answered while the server works out', () => {
     });
     const took: number[] = [];
     do {
-      const start = performance.now();
-      await rack();
-      took.push(performance.now() - start);
+      took.push(await timed(rack));
     } while (going);
     const [came, text] = await heavy;
     expect([came, text.includes('took longer than the server gives')]).toEqual([status, status === 503]);
-    const sorted = took.sort((a, b) => a - b);
-    expect(sorted[Math.floor(sorted.length / 2)]).toBeLessThan(200);
+    // A machine that is slow at rest is slow now too.
+    expect(median(took)).toBeLessThan(Math.max(200, 4 * atRest));
   });
 });
 

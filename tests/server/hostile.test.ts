@@ -3,13 +3,19 @@ import sharp from 'sharp';
 import { beforeAll, describe, expect, test } from 'vitest';
 import { changeOf } from '@/app/_server/change-of';
 import type { MarkRecord } from '@/core/judge/mark-record';
+import type { Person } from '@/core/people/role';
+import type { Stocked } from '@/core/store/article';
 import { iCalendar } from '@/core/unit/calendar';
 import { bookIn } from '@/db/book-in/book-in';
 import { applyEdits } from '@/db/engine/change-unit';
 import { put } from '@/db/engine/edit';
 import { saveGauging } from '@/db/gauge/gauging';
+import { addInstrument, checkRing, newToken, retireInstrument } from '@/db/gauge/instruments';
 import { saveJudgement } from '@/db/judge/judgement';
 import { onTheRack } from '@/db/rack/rack';
+import { articleOf } from '@/db/store/catalogue';
+import { enterByHand } from '@/db/store/enter';
+import { correct, order, receive, setReorder } from '@/db/store/stock';
 import { units } from '@/db/tables';
 import { calendarOf } from '@/db/unit/calendar';
 import { historyOf } from '@/db/unit/history';
@@ -116,6 +122,50 @@ describe('a number that was used before', () => {
     expect(reasons(await bookIn(shop.db, PEOPLE.counter, START, { ...entry, ...more }))).toEqual([
       expect.stringMatching(/^That number belongs to another unit/),
     ]);
+  });
+});
+
+describe('a number of the store or of a gauge that another took', () => {
+  const TAKEN = ['That number belongs to another change: load the page anew and do it again.'];
+  const by = (id: string, person: Person = PEOPLE.counter) => ({ id, person, at: START });
+  const delivery = { articleId: 'art-K-160', lot: 'H1', qty: 5, expiresAt: null, orderId: null };
+
+  test('says nothing of another delivery, count or order', async () => {
+    const first = await receive(shop.db, by('h-1'), delivery);
+    expect(await receive(shop.db, by('h-1'), delivery)).toEqual(first);
+    expect(reasons(await receive(shop.db, by('h-1'), { ...delivery, qty: 6 }))).toEqual(TAKEN);
+    expect(reasons(await receive(shop.db, by('h-1', PEOPLE.tech), delivery))).toEqual(TAKEN);
+    const lotId = first.ok ? first.value.lotId : '';
+    expect(reasons(await correct(shop.db, by('h-1'), { lotId, counted: 1, reason: 'counted', note: '' }))).toEqual(TAKEN);
+    const wanted = { articleId: 'art-K-160', qty: 2, expectedAt: START + 1e9 };
+    expect((await order(shop.db, by('h-2'), wanted)).ok).toBe(true);
+    expect((await order(shop.db, by('h-2'), wanted)).ok).toBe(true);
+    expect(reasons(await order(shop.db, by('h-2'), { ...wanted, qty: 3 }))).toEqual(TAKEN);
+  });
+
+  test('nor of another file', async () => {
+    const price = (n: number) => ({
+      as: 'known' as const,
+      name: 'K-160',
+      file: { what: 'kits', rows: [{ line: 1, row: { ...kit, price: n } }], lacks: [] } as const,
+    });
+    const { id: _, reorderAt: __, ...kit } = (await articleOf(shop.db, 'K-160', START)) as Stocked;
+    expect((await enterByHand(shop.db, by('h-3'), price(11))).ok).toBe(true);
+    expect((await enterByHand(shop.db, by('h-3'), price(11))).ok).toBe(true);
+    expect(reasons(await enterByHand(shop.db, by('h-3', PEOPLE.tech), price(12)))).toEqual(TAKEN);
+    expect((await articleOf(shop.db, 'K-160', START))?.price).toBe(11);
+  });
+
+  test('nor of another ring check; what is not there is not changed', async () => {
+    await addInstrument(shop.db, { id: 'h-gauge', name: 'H' }, START);
+    const check = { checkId: 'h-4', instrumentId: 'h-gauge', ringMm: 20, readMm: 20.001 };
+    expect([await checkRing(shop.db, PEOPLE.tech, START, check), await checkRing(shop.db, PEOPLE.tech, START, check)]).toEqual([
+      true,
+      true,
+    ]);
+    expect(await checkRing(shop.db, PEOPLE.tech, START, { ...check, readMm: 20.2 })).toBe(false);
+    expect([await retireInstrument(shop.db, 'none', START), await newToken(shop.db, 'none')]).toEqual([false, undefined]);
+    expect(reasons(await setReorder(shop.db, 'none', 3, START))).toEqual(['There is no such article.']);
   });
 });
 

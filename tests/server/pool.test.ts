@@ -24,8 +24,9 @@ describe('a calculation in the pool', () => {
     const cut = await endless;
     delay.disable();
     expect(cut).toEqual({ ok: false, error: 'too long' });
-    // A busy machine may hold the process up by itself; the calculation alone takes seconds.
-    expect(delay.percentile(99) / 1e6).toBeLessThan(50);
+    // A busy machine holds the process up by itself now and then; the calculation alone would for all of its seconds.
+    expect(delay.percentile(50) / 1e6).toBeLessThan(50);
+    expect(delay.count).toBeGreaterThan(100);
     // The thread that was ended is replaced.
     expect(await compute('air-check', { fill: [] })).toMatchObject({ ok: true, value: { kind: 'unsound' } });
   });

@@ -270,7 +270,8 @@ describe('files', () => {
     if (!planned.ok) throw new Error(JSON.stringify(planned.error));
     const told: number[] = [];
     const file = { importId, person: PEOPLE.counter, at: START + ++serial * 1000, what, file: `${what}.csv` };
-    const counts = await writeImport(shop.db, file, planned.value, (done) => void told.push(done));
+    const written = await writeImport(shop.db, file, planned.value, (done) => void told.push(done));
+    const counts = written.ok ? written.value : written.error;
     return { importId, counts, told, fates: planned.value.fates.map((f) => [f.line, f.fate, f.what]) };
   };
 

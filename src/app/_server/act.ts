@@ -8,6 +8,7 @@ import { problemsOf } from '@/core/schema/problems';
 import type { Sends } from '@/core/schema/sends';
 import type { SaveError } from '@/core/unit/save-error';
 import { type Db, theDb } from '@/db/engine/connection';
+import { NUMBER_TAKEN } from '@/db/engine/number-taken';
 import { theLog } from '@/log';
 import { currentPerson } from './who';
 
@@ -55,7 +56,7 @@ const trouble = async (error: unknown, doing: Doing): Promise<SaveError> => {
 const sayConstraint = (error: unknown): string | undefined => {
   const text = codesOf(error).join(' ');
   if (/SQLITE_CONSTRAINT_FOREIGNKEY/.test(text)) return 'There is no such thing as this refers to, or not any more. Load the page anew.';
-  if (/SQLITE_CONSTRAINT_(PRIMARYKEY|UNIQUE)/.test(text)) return 'That number is taken by another. Load the page anew and do it again.';
+  if (/SQLITE_CONSTRAINT_(PRIMARYKEY|UNIQUE)/.test(text)) return NUMBER_TAKEN;
   return undefined;
 };
 

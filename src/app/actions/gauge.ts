@@ -2,6 +2,7 @@
 
 import { AddInstrument, CheckRing, SaveGauging, WhichInstrument } from '@/core/gauge/gauge-doors';
 import { fail, ok } from '@/core/result';
+import { NUMBER_TAKEN } from '@/db/engine/number-taken';
 import { saveGauging } from '@/db/gauge/gauging';
 import { addInstrument, checkRing, newToken, retireInstrument } from '@/db/gauge/instruments';
 import { act } from '../_server/act';
@@ -15,18 +16,19 @@ export const addInstrumentAction = act('rules', AddInstrument, async (gauge, { d
   (await addInstrument(db, gauge, now)) ? ok({}) : fail({ code: 'refused', reasons: ['There is a gauge of that name.'] }),
 );
 
-/** A gauge was held against its setting ring. */
-export const checkRingAction = act('bench', CheckRing, async (check, { db, person, now }) => {
-  await checkRing(db, person, now, check);
-  return ok({});
-});
+const NO_GAUGE = fail({ code: 'refused', reasons: ['There is no such gauge in use.'] } as const);
 
-export const retireInstrumentAction = act('rules', WhichInstrument, async ({ instrumentId }, { db, now }) => {
-  await retireInstrument(db, instrumentId, now);
-  return ok({});
-});
+/** A gauge was held against its setting ring. */
+export const checkRingAction = act('bench', CheckRing, async (check, { db, person, now }) =>
+  (await checkRing(db, person, now, check)) ? ok({}) : fail({ code: 'refused', reasons: [NUMBER_TAKEN] }),
+);
+
+export const retireInstrumentAction = act('rules', WhichInstrument, async ({ instrumentId }, { db, now }) =>
+  (await retireInstrument(db, instrumentId, now)) ? ok({}) : NO_GAUGE,
+);
 
 /** A token for a gauge that posts its readings, shown once. */
-export const newTokenAction = act('rules', WhichInstrument, async ({ instrumentId }, { db }) =>
-  ok({ token: await newToken(db, instrumentId) }),
-);
+export const newTokenAction = act('rules', WhichInstrument, async ({ instrumentId }, { db }) => {
+  const token = await newToken(db, instrumentId);
+  return token === undefined ? NO_GAUGE : ok({ token });
+});

@@ -14,6 +14,7 @@ import type { Edit } from './edit';
 import { changesIn, type EventPayload, type RowChange, rowChange } from './event-payload';
 import { isStill, type KeptUnit, keep, lastKnown, programmesSaved } from './kept-units';
 import { loadUnit } from './load-unit';
+import { NUMBER_TAKEN } from './number-taken';
 import { recordAfter } from './record-after';
 import { moveTallies } from './tally';
 
@@ -108,9 +109,7 @@ const repeatOf = async (tx: Tx, change: Change): Promise<Result<Changed, ChangeE
     event.personId === change.person.id &&
     event.kind === change.kind &&
     (event.digest === null || event.digest === change.digest);
-  return same
-    ? ok({ unitId: change.unitId, version: event.version })
-    : refused('That number belongs to another change: load the page anew and do it again.');
+  return same ? ok({ unitId: change.unitId, version: event.version }) : refused(NUMBER_TAKEN);
 };
 
 /**

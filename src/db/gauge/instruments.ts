@@ -33,19 +33,24 @@ export async function addInstrument(db: Db, { id, name }: Pick<Instrument, 'id' 
   return mine?.name === name;
 }
 
-/** A gauge leaves the shop: what it measured stays, and its token is no more. */
-export const retireInstrument = async (db: Db, id: string, at: number): Promise<void> => {
-  await db.update(table).set({ retiredAt: at, tokenHash: null }).where(eq(table.id, id));
+/** A gauge leaves the shop: what it measured stays, and its token is no more. @returns false when there is none of that id */
+export const retireInstrument = async (db: Db, id: string, at: number): Promise<boolean> => {
+  const changed = await db.update(table).set({ retiredAt: at, tokenHash: null }).where(eq(table.id, id)).returning({ id: table.id });
+  return changed.length > 0;
 };
 
 export type RingCheck = { readonly checkId: string; readonly instrumentId: string; readonly ringMm: number; readonly readMm: number };
 
-/** Notes that a gauge was held against its setting ring, once however often it is sent. */
-export const checkRing = async (db: Db, person: Person, at: number, { checkId, ...c }: RingCheck): Promise<void> => {
-  await db
+/** Notes that a gauge was held against its setting ring, once however often it is sent. @returns false when another check has that number */
+export const checkRing = async (db: Db, person: Person, at: number, { checkId, ...c }: RingCheck): Promise<boolean> => {
+  const made = await db
     .insert(ringChecks)
     .values({ id: checkId, at, personId: person.id, ...c })
-    .onConflictDoNothing();
+    .onConflictDoNothing()
+    .returning({ id: ringChecks.id });
+  if (made.length > 0) return true;
+  const [row] = await db.select().from(ringChecks).where(eq(ringChecks.id, checkId));
+  return row?.personId === person.id && row.instrumentId === c.instrumentId && row.ringMm === c.ringMm && row.readMm === c.readMm;
 };
 
 /** A gauge's checks, the newest first. */
@@ -58,14 +63,15 @@ export const checksOf = (db: Reader, instrumentId: string) =>
     .orderBy(desc(ringChecks.at))
     .limit(20);
 
-/** A new token for a gauge that posts; the old one is no more. It is shown once and kept hashed. */
-export async function newToken(db: Db, instrumentId: string): Promise<string> {
+/** A new token for a gauge that posts; the old one is no more. It is shown once and kept hashed. @returns undefined where no such gauge is in use */
+export async function newToken(db: Db, instrumentId: string): Promise<string | undefined> {
   const token = randomBytes(24).toString('base64url');
-  await db
+  const changed = await db
     .update(table)
     .set({ tokenHash: hashOf(token) })
-    .where(eq(table.id, instrumentId));
-  return token;
+    .where(and(eq(table.id, instrumentId), isNull(table.retiredAt)))
+    .returning({ id: table.id });
+  return changed.length > 0 ? token : undefined;
 }
 
 /** Is this the token of that gauge, and is it in use? */

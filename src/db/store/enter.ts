@@ -1,7 +1,7 @@
 import { fail, ok, type Result } from '@/core/result';
 import type { StoreRows } from '@/core/store/store-rows';
 import type { Db } from '../engine/connection';
-import { importsSoFar, writeImport } from './import-file';
+import { repeatOf, writeImport } from './import-file';
 import { planImport } from './import-plan';
 import type { StockChange, StockError } from './stock';
 
@@ -14,11 +14,13 @@ export async function enterByHand(
   { id, person, at }: StockChange,
   { as, name, file }: { readonly as: 'new' | 'known'; readonly name: string; readonly file: StoreRows },
 ): Promise<Result<{ readonly name: string }, StockError>> {
-  if ((await importsSoFar(db)).some((i) => i.id === id)) return ok({ name });
+  const by = { importId: id, person, at, what: file.what, file: `${name}, by hand` };
+  const repeated = await repeatOf(db, by);
+  if (repeated !== undefined) return repeated.ok ? ok({ name }) : repeated;
   const plan = await planImport(db, file);
   if (!plan.ok) return fail({ code: 'refused', reasons: plan.error.map((p) => `${p.column}: ${p.message}.`) });
   if (as === 'new' && plan.value.fates.some((f) => f.fate !== 'new'))
     return fail({ code: 'refused', reasons: [`There is a ${name} in the store already.`] });
-  await writeImport(db, { importId: id, person, at, what: file.what, file: `${name}, by hand` }, plan.value, () => undefined);
-  return ok({ name });
+  const written = await writeImport(db, by, plan.value, () => undefined);
+  return written.ok ? ok({ name }) : written;
 }

@@ -5,6 +5,7 @@ import type { Article } from '@/core/store/article';
 import type { OpenOrder, StockMove } from '@/core/store/stock-record';
 import type { Db, Reader, Tx } from '../engine/connection';
 import { keptBy } from '../engine/kept';
+import { NUMBER_TAKEN } from '../engine/number-taken';
 import { prepared } from '../engine/prepared';
 import { articles, lots, orders, people, stockMoves, units } from '../tables';
 import { movesStamp } from './catalogue';
@@ -36,7 +37,7 @@ export type Received = {
 
 /** Takes pieces in, as a lot of their own or into the one of that code. An order that they answer is closed. */
 export const receive = (db: Db, change: StockChange, r: Received): Promise<Done> =>
-  once(db, change, async (tx) => {
+  once(db, change, { articleId: r.articleId, qty: r.qty, reason: 'received' }, async (tx) => {
     const lot = await lotFor(tx, change, r);
     if (!lot.ok) return lot;
     await move(tx, change, { articleId: r.articleId, lotId: lot.value, qty: r.qty, reason: 'received', note: '' });
@@ -74,7 +75,7 @@ export const correct = (
   change: StockChange,
   c: { readonly lotId: string; readonly counted: number; readonly reason: 'counted' | 'adjusted'; readonly note: string },
 ): Promise<Done> =>
-  once(db, change, async (tx) => {
+  once(db, change, { lotId: c.lotId, reason: c.reason, note: c.note }, async (tx) => {
     const [lot] = await tx.select().from(lots).where(eq(lots.id, c.lotId));
     if (lot === undefined) return refuse('There is no such lot.');
     const qty = c.counted - (await onShelf(tx, c.lotId));
@@ -94,17 +95,22 @@ export const order = (db: Db, change: StockChange, o: NewOrder): Promise<Result<
   db.transaction(async (tx) => {
     const [article] = await tx.select().from(articles).where(eq(articles.id, o.articleId));
     if (article === undefined) return refuse('There is no such article.');
-    await tx
-      .insert(orders)
-      .values({ id: change.id, ...o, unitId: null, timerId: null, orderedAt: change.at, personId: change.person.id, receivedAt: null })
-      .onConflictDoNothing();
+    const { articleId, qty, expectedAt } = o;
+    const wanted = { articleId, qty, expectedAt, unitId: null, personId: change.person.id };
+    const [row] = await tx.select().from(orders).where(eq(orders.id, change.id));
+    if (row !== undefined) return isSame(row, wanted) ? ok({ orderId: change.id }) : refuse(NUMBER_TAKEN);
+    await tx.insert(orders).values({ ...wanted, id: change.id, timerId: null, orderedAt: change.at, receivedAt: null });
     return ok({ orderId: change.id });
   });
 
 export const setReorder = (db: Db, articleId: string, reorderAt: number | null, at: number): Promise<Result<null, StockError>> =>
   db.transaction(async (tx) => {
-    await tx.update(articles).set({ reorderAt, changedAt: at }).where(eq(articles.id, articleId));
-    return ok(null);
+    const changed = await tx
+      .update(articles)
+      .set({ reorderAt, changedAt: at })
+      .where(eq(articles.id, articleId))
+      .returning({ id: articles.id });
+    return changed.length === 0 ? refuse('There is no such article.') : ok(null);
   });
 
 type Move = Pick<typeof stockMoves.$inferInsert, 'articleId' | 'lotId' | 'qty' | 'reason' | 'note'>;
@@ -112,11 +118,16 @@ export const move = async (tx: Tx, { id, person, at }: StockChange, m: Move): Pr
   await tx.insert(stockMoves).values({ id, unitId: null, at, personId: person.id, ...m });
 };
 
-const once = (db: Db, change: StockChange, work: (tx: Tx) => Promise<Done>): Promise<Done> =>
+/** Does a change to stock, once however often it is sent. @param same what a move of this number must be to be this change */
+const once = (db: Db, change: StockChange, same: Partial<Move>, work: (tx: Tx) => Promise<Done>): Promise<Done> =>
   db.transaction(async (tx) => {
-    const [repeated] = await tx.select({ lotId: stockMoves.lotId }).from(stockMoves).where(eq(stockMoves.id, change.id));
-    return repeated === undefined ? work(tx) : ok(repeated);
+    const [row] = await tx.select().from(stockMoves).where(eq(stockMoves.id, change.id));
+    if (row === undefined) return work(tx);
+    return isSame(row, { ...same, unitId: null, personId: change.person.id }) ? ok({ lotId: row.lotId }) : refuse(NUMBER_TAKEN);
   });
+
+const isSame = <R extends object>(row: R, wanted: Partial<R>): boolean =>
+  Object.entries(wanted).every(([name, value]) => row[name as keyof R] === value);
 
 /** What came and went of an article, the newest first. */
 export const movesOf = (db: Reader, articleId: string, most = 40): Promise<readonly StockMove[]> =>

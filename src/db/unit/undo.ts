@@ -20,12 +20,12 @@ export const undoLast = (db: Db, change: Change): Promise<Result<Changed, Change
     const now = await rowsNow(tx, changes);
     const back = changes.map((c): Edit => {
       if (c.how === 'added') return drop(c.table, c.id);
-      return put(c.table, rowAsItWas(c.table, c.was, now.get(c.id)));
+      return put(c.table, rowAsItWas(c.table, c.was, now.get(keyOf(c.table, c.id))));
     });
     for (const edit of back) {
       if (edit.table !== 'stockMoves') continue;
       // What comes back to the unit leaves the shelf again, and what was put on the shelf goes from it.
-      const move = ('put' in edit ? edit.put : now.get(edit.drop)) as Row<'stockMoves'> | undefined;
+      const move = ('put' in edit ? edit.put : now.get(keyOf(edit.table, edit.drop))) as Row<'stockMoves'> | undefined;
       const less = move === undefined ? 0 : 'put' in edit ? -move.qty : move.qty;
       if (move !== undefined && (await onShelf(tx, move.lotId)) - less < 0)
         return refused('That kit went to another unit meanwhile: none is left to take back.');
@@ -34,17 +34,17 @@ export const undoLast = (db: Db, change: Change): Promise<Result<Changed, Change
     return ok(back);
   });
 
-/** The rows that changes were made to, as they are now, by id. */
+/** Rows of different tables may have one id: a bag and its move. */
+const keyOf = (table: TrackedName, id: string): string => `${table} ${id}`;
+
+/** The rows that changes were made to, as they are now, by table and id. */
 const rowsNow = async (tx: Tx, changes: readonly RowChange[]): Promise<ReadonlyMap<string, Row<TrackedName>>> => {
   const tables = [...new Set(changes.map((c) => c.table))];
   const found = await Promise.all(
-    tables.map((table) =>
-      rowsById(
-        tx,
-        table,
-        changes.filter((c) => c.table === table).map((c) => c.id),
-      ),
-    ),
+    tables.map(async (table) => {
+      const ids = changes.filter((c) => c.table === table).map((c) => c.id);
+      return [...(await rowsById(tx, table, ids))].map(([id, row]) => [keyOf(table, id), row] as const);
+    }),
   );
-  return new Map(found.flatMap((rows) => [...rows]));
+  return new Map(found.flat());
 };

@@ -72,7 +72,8 @@ const taken = async (
   const plan = await planImport(db, rows);
   if (!plan.ok) return { kind: 'wrong', ...faultsOf(plan.error) };
   if (by === undefined) return { kind: 'planned', understood, ...forecastOf(plan.value.fates) };
-  return { kind: 'written', ...(await writeImport(db, { ...by, what, file }, plan.value, progress('writing'))) };
+  const written = await writeImport(db, { ...by, what, file }, plan.value, progress('writing'));
+  return written.ok ? { kind: 'written', ...written.value } : refused(written.error.reasons.join(' '));
 };
 
 /** The file as a whole cannot be taken. */
