@@ -125,6 +125,9 @@ describe('a body', () => {
     const { asked, sent } = request(20);
     const got = await bodyOf(asked, 2);
     expect([got.ok ? 0 : got.error.status, sent()]).toEqual([413, 21]);
+    const cut = new ReadableStream({ pull: (out) => out.error(new Error('aborted')) });
+    const gone = await bodyOf(new Request('http://shop.example/', { method: 'POST', body: cut, duplex: 'half' } as RequestInit), 2);
+    expect(gone.ok ? 0 : gone.error.status).toBe(400);
     const endless = request(100_000);
     expect((await bodyOf(endless.asked, 2)).ok).toBe(false);
     expect(endless.sent()).toBeLessThan(300);

@@ -9,11 +9,16 @@ export async function bodyOf(request: Request, mostMb: number): Promise<Result<U
   const most = mostMb * 1024 * 1024;
   let pieces: Uint8Array[] = [];
   let length = 0;
-  for await (const piece of (request.body ?? []) as AsyncIterable<Uint8Array>) {
-    length += piece.length;
-    if (length <= most) pieces.push(piece);
-    else pieces = [];
-    if (length > MOST_DROPPED) break;
+  try {
+    for await (const piece of (request.body ?? []) as AsyncIterable<Uint8Array>) {
+      length += piece.length;
+      if (length <= most) pieces.push(piece);
+      else pieces = [];
+      if (length > MOST_DROPPED) break;
+    }
+  } catch {
+    // Whoever sent it is gone.
+    return fail(problem(400, 'It did not arrive whole; send it again.'));
   }
   if (length > most) return fail(problem(413, `The body is larger than ${mostMb} MB.`));
   const whole = new Uint8Array(length);
