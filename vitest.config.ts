@@ -9,7 +9,7 @@ export default defineConfig({
       {
         resolve: { alias },
         // What is pure leaves nothing behind: its files share a thread and what it has loaded.
-        test: { name: 'unit', include: ['src/**/*.test.ts', 'devices/**/*.test.ts'], pool: 'threads', isolate: false },
+        test: { name: 'unit', include: ['src/**/*.test.ts', 'devices/**/*.test.ts'], pool: 'threads', isolate: false, testTimeout: 60_000 },
       },
       {
         resolve: { alias },

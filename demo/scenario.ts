@@ -21,6 +21,8 @@ export type Story = {
   readonly variant?: string;
   /** Bore in sixteenths of an inch; 0 where there is none. */
   readonly sixteenths: number;
+  /** Of further pots, likewise. */
+  readonly morePots?: readonly number[];
   readonly material: Material;
   readonly complaints: readonly Complaint[];
   readonly words: string;
@@ -118,11 +120,11 @@ const ROWS: readonly Row[] = [
   [6, 'master-tandem', 14, 'cast-iron', ['to-the-floor'], 'pitted', 'hone', 73, 6, { position: 'service brake', comeback: true }],
   [7, 'wheel-double', 14, 'cast-iron', ['pulls'], 'oval', 'hone', 66, 57, { position: 'rear right' }],
   [4, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'outside', 'kit', 65, 60, { position: 'axle 1 left' }],
-  [0, 'master-single', 14, 'cast-iron', ['sinks-slowly'], 'deep', 'sleeve', 16, 34, { position: 'parking brake', answer: 'waiting' }],
+  [0, 'master-single', 14, 'cast-iron', ['sinks-slowly'], 'deep', 'sleeve', 16, 230, { position: 'parking brake', answer: 'waiting' }],
   [5, 'master-single', 13, 'cast-iron', ['sinks-slowly'], 'deep', 'sleeve', 120, 80, { position: 'overrun brake', answer: 'yes' }],
   [4, 'wheel-double', 14, 'cast-iron', ['pulls'], 'shallow', 'hone', 71, 27, { position: 'axle 2 left' }],
   [4, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'sound', 'kit', 74, 7, { position: 'axle 2 right' }],
-  [0, 'master-tandem', 15, 'cast-iron', ['hard'], 'sound', 'kit', 70, 31, { position: 'service brake', wait: ['parts on order', 1900] }],
+  [0, 'master-tandem', 15, 'cast-iron', ['hard'], 'sound', 'kit', 70, 24, { position: 'service brake', wait: ['parts on order', 1900] }],
   [
     7,
     'master-tandem',
@@ -198,7 +200,7 @@ const ROWS: readonly Row[] = [
   [5, 'linkage', 0, 'cast-iron', ['to-the-floor'], 'sound', 'clean', 20, 30, { position: 'pedal' }],
   [0, 'distribution-valve', 0, 'alloy', ['pulls'], 'sound', 'clean', 28, 55, { position: 'rear axle' }],
   [3, 'hard-line', 0, 'cast-iron', ['falls-no-leak'], 'sound', 'strip', 9, 32, { position: 'front to rear' }],
-  [6, 'caliper-half', 27, 'cast-iron', ['pulls'], 'shallow', 'judge', 46, 34, { position: 'rear axle', variant: 'Caliper half, two pots' }],
+  [6, 'caliper-half', 27, 'cast-iron', ['pulls'], 'shallow', 'judge', 46, 34, { position: 'rear axle', morePots: [24] }],
   [4, 'slave', 14, 'alloy', ['sinks-slowly'], 'sound', 'close-up', 72, 28, { position: 'clutch', rigFinds: 'lip' }],
   [1, 'wheel-single', 12, 'cast-iron', ['wet-boot'], 'shallow', 'gauge', 44, 58, { position: 'rear right' }],
   [2, 'master-valve', 12, 'cast-iron', ['sinks-slowly'], 'sound', 'kit', 69, 33, { position: 'clutch' }],

@@ -1,13 +1,15 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { FAMILIES } from '@/core/family/families';
-import { geometryAt } from '@/core/family/family';
 import { suggestDepths } from '@/core/gauge/suggest-grid';
 import type { Person } from '@/core/people/role';
+import { shiftsFrom } from '@/core/plan/shifts';
 import type { Step } from '@/core/prove/programme/step';
 import { usualSteps } from '@/core/prove/programme/usual';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
+import { weekHours } from '@/core/shop/settings';
 import { STATIONS } from '@/core/station';
+import { boresOf } from '@/core/unit/bores';
 import { tagOf, type UnitRecord } from '@/core/unit/unit-record';
 import { bookIn } from '@/db/book-in/book-in';
 import { type Db, dataFolder, migrateDb, openDb } from '@/db/engine/connection';
@@ -18,6 +20,7 @@ import { saveProgramme } from '@/db/prove/save-programme';
 import { leftUnits } from '@/db/rack/rack';
 import { theShopKey } from '@/db/release/shop-key';
 import { deliverRules } from '@/db/rules/deliver';
+import { saveSettings } from '@/db/shop/settings';
 import { addPhoto } from '@/db/unit/photos';
 import { startWait } from '@/db/unit/waits';
 import type { TrueBore } from '../devices/gauge/bore';
@@ -32,6 +35,7 @@ import { FITMENTS } from './fitments';
 import { asArticle, KITS } from './kits';
 import { PEOPLE } from './people';
 import { STORIES, type Story, type Trouble } from './scenario';
+import { SHOP } from './shop';
 import { insertArticle, insertFitment } from './shop-setup';
 import { sundries } from './sundries';
 import { VARIANTS } from './variants';
@@ -39,8 +43,10 @@ import { VARIANTS } from './variants';
 const HOUR_MS = 3_600_000;
 /** The shop's gauges: days since each was on its ring, and how far off it was, mm. */
 const GAUGES = [
-  ['Dial bore gauge 18 to 35', 6, 0.001],
-  ['Three-point gauge 20 to 25', 41, -0.001],
+  ['Dial bore gauge, middle', 6, 0.001, 18, 35, 22.225],
+  ['Three-point gauge', 41, -0.001, 20, 25, 22.225],
+  ['Dial bore gauge, small', 12, 0.001, 10, 18.5, 15.875],
+  ['Dial bore gauge, large', 9, 0.002, 34, 60, 42.862],
 ] as const;
 /** What the stand-in devices are to find, by tag. */
 export type Truths = { readonly rig: Readonly<Record<string, Truth>>; readonly gauge: Readonly<Record<string, TrueGauge>> };
@@ -55,6 +61,7 @@ export async function seedDemo(db: Db, now: number, stories: readonly Story[] = 
     note: 'The standard rules, as the shop started with them.',
   });
   await theShopKey(db, now - 400 * 24 * HOUR_MS);
+  await must(saveSettings(db, { personId: 'tobin-salke', at: now }, 0, SHOP));
   for (const [i, variant] of VARIANTS.entries())
     await saveVariant(db, PEOPLE[2] as Person, now - 300 * 24 * HOUR_MS, { id: `variant-${i + 1}`, replaces: null, variant });
   const slave = usualSteps(FAMILIES.slave).map((s): Step => (s.kind === 'cycles' ? { ...s, need: 'must' } : s));
@@ -66,11 +73,11 @@ export async function seedDemo(db: Db, now: number, stories: readonly Story[] = 
       steps: slave,
     }),
   );
-  for (const [i, [name, daysAgo, offMm]] of GAUGES.entries()) {
+  for (const [i, [name, daysAgo, offMm, fromMm, toMm, ringMm]] of GAUGES.entries()) {
     const instrumentId = `gauge-${i + 1}`;
-    await addInstrument(db, { id: instrumentId, name }, now - 400 * 24 * HOUR_MS);
+    await addInstrument(db, { id: instrumentId, name, fromMm, toMm }, now - 400 * 24 * HOUR_MS);
     for (const back of [62, 34, 0]) {
-      const check = { checkId: `${instrumentId}-${back}`, instrumentId, ringMm: 22.225, readMm: 22.225 + (back === 0 ? offMm : 0) };
+      const check = { checkId: `${instrumentId}-${back}`, instrumentId, ringMm, readMm: ringMm + (back === 0 ? offMm : 0) };
       await checkRing(db, PEOPLE[0] as Person, now - (daysAgo + back) * 24 * HOUR_MS, check);
     }
   }
@@ -84,10 +91,11 @@ export async function seedDemo(db: Db, now: number, stories: readonly Story[] = 
     const tag = tagOf(record.unit);
     const truth = withValve(story.rigFinds === undefined ? SOUND : { ...SOUND, ...UNIT_STATES[story.rigFinds].truth }, record);
     if (truth !== SOUND) rig[tag] = truth;
-    const family = FAMILIES[story.family];
-    if (story.sixteenths === 0 || family.drawing === null) continue;
-    const geometry = geometryAt(family.drawing, (story.sixteenths * 25.4) / 16);
-    gauge[tag] = { bore: trueBore(geometry, story.bore), depthsMm: suggestDepths(geometry, STANDARD_RULES) };
+    for (const { pot, name, geometry } of boresOf(record))
+      gauge[pot === 1 ? tag : `${tag}, ${name}`] = {
+        bore: trueBore(geometry, story.bore),
+        depthsMm: suggestDepths(geometry, STANDARD_RULES),
+      };
   }
   return { rig, gauge };
 }
@@ -108,11 +116,21 @@ const byDay = (at: number): number => {
   return date.setHours(13);
 };
 
-/** Promises are for the shop's hours: by night they move to the next noon; what is late stays late. */
-const atWork = (due: number, now: number): number => {
-  const date = new Date(due);
-  if (due <= now || (date.getHours() >= 8 && date.getHours() <= 17)) return due;
-  return date.setHours(date.getHours() < 8 ? 12 : 36, 0, 0, 0);
+/** Hours that a promise is made for within the day's work; what is further off is by the calendar. */
+const SOON_H = 12;
+/** A promise, for the shop's hours: what is near is so many hours of work away, by day or by night; what is late stays late. */
+const promiseOf = (dueH: number, now: number): number => {
+  const halfHour = (at: number): number => Math.ceil(at / 1_800_000) * 1_800_000;
+  if (dueH <= 0) return halfHour(now + dueH * HOUR_MS);
+  const shifts = shiftsFrom(now, 60, weekHours(SHOP.hours), SHOP.closed);
+  let left = dueH * 60;
+  for (const { fromMin, toMin } of shifts) {
+    // By the calendar: that moment, or two hours after the shop opens next.
+    if (dueH > SOON_H && toMin > dueH * 60) return halfHour(now + Math.max(dueH * 60, fromMin + 120) * 60_000);
+    if (dueH <= SOON_H && left <= toMin - fromMin) return halfHour(now + (fromMin + left) * 60_000);
+    left -= toMin - fromMin;
+  }
+  throw new Error('the shop is never open');
 };
 
 /** A few drawn photos serve all units. */
@@ -136,7 +154,7 @@ const live = async (
   const bench = index % 2 === 0 ? joss : pell;
   const unitId = `demo-${String(index + 1).padStart(3, '0')}`;
   const at = byDay(now - story.inH * HOUR_MS);
-  const due = atWork(Math.round((now + story.dueH * HOUR_MS) / 1_800_000) * 1_800_000, now);
+  const due = promiseOf(story.dueH, now);
   await bookIn(db, ida, at, {
     unitId,
     customer: story.customer,
@@ -146,11 +164,13 @@ const live = async (
     variant: variants.find((v) => v.variant.label === story.variant) ?? null,
     position: story.position,
     nominalMm: story.sixteenths === 0 ? null : (story.sixteenths * 25.4) / 16,
+    morePotsMm: (story.morePots ?? []).map((n) => (n * 25.4) / 16),
     material: story.material,
     complaints: story.complaints,
     complaintText: story.words,
     identityMarks: story.marks,
     promisedAt: due,
+    heldAt: index % 4 === 0 ? null : due,
     comesBackFrom: story.comeback === true ? await lifeBefore(db, story) : null,
   });
   const work = new Work(db, unitId, at, random, { bench, lead: maren });
@@ -199,7 +219,7 @@ const run = async (work: Work, story: Story, db: Db, random: Random, now: number
   if (story.at === 'scrapped') return work.scrap();
   if (bored && past('hone')) await work.hone(story.bore);
   else if (story.at === 'hone') await work.cut(story.family === 'master-tandem' ? 2 : 0);
-  if (story.answer !== undefined) await work.sleeve(story.answer, atWork(now + 40 * HOUR_MS, now));
+  if (story.answer !== undefined) await work.sleeve(story.answer, promiseOf(40, now));
   if (past('kit')) await work.kit();
   if (past('close-up')) await work.closeUp();
   else if (story.at === 'close-up' && story.unasked !== true) await work.closeUp(story.family === 'master-tandem' ? 8 : 6);

@@ -25,7 +25,6 @@ needNode();
 const data = resolve(ROOT, process.env.EDDRIN_DATA ?? 'var');
 needRoom(data);
 if (!(await portFree(port))) stop(`Port ${port} is taken. Stop what runs there, or choose another: npm run demo -- --port ${port + 1}`);
-await install();
 
 const mark = join(data, 'demo-pins.json');
 // A demo whose tables are of another version is made up anew: nothing of anybody's is in it.
@@ -46,6 +45,7 @@ if (args.includes('--reset') || outdated) {
     'gauge-truth.json',
     'gauge-token',
     'demo-pins.json',
+    'backups',
   ])
     rmSync(join(data, name), { recursive: true, force: true });
 }
@@ -63,6 +63,7 @@ const seed = async () => {
   writeFileSync(versionFile, version);
   rmSync(join(data, 'demo-seeding'));
 };
+await install();
 // One core makes the shop up while the other builds.
 await Promise.all([seed(), build('.next')]);
 

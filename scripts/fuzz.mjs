@@ -1,4 +1,4 @@
-// npm run fuzz [-- --minutes 10 --seed 1]: hostile requests against the demo shop, made up from the doors' own schemas. Ends with 1 where it finds a fault.
+// npm run fuzz [-- --minutes 10 --seed 1]: hostile requests against the demo shop, made up from the actions' own schemas. Ends with 1 where it finds a fault.
 import { build, install, needNode, run } from './steps.mjs';
 
 needNode();

@@ -7,6 +7,7 @@ const [origin = 'http://localhost:3000', folder = 'docs/screenshots', ...only] =
 /** Views by name: the address, or the station at which a unit stands, or a family at Strip and a side of it, or a bore by its verdict and marks. */
 const VIEWS: Readonly<Record<string, string>> = {
   rack: '/',
+  day: '/day',
   'book-in': '/book-in',
   'unit-strip': 'Valve master: /strip?view=guide',
   'bore-clean': 'bore: Reuse, 1 mark',
@@ -18,13 +19,12 @@ const VIEWS: Readonly<Record<string, string>> = {
   'unit-prove': 'prove',
   'unit-release': 'release',
   kits: '/kits',
-  identify: '/kits/identify?family=master-tandem&boreMm=22.23&portThreads=M10x1,M12x1',
   rules: '/rules',
+  shop: '/shop',
   'bore-outside': 'bore: Reuse, 2 marks',
   'bore-honed': 'bore: Hone, 3 marks',
   'bore-oval': 'bore: Hone, 0 marks',
   'bore-scrap': 'bore: Scrap, 1 mark',
-  families: '/rules/families',
 };
 
 const browser = await openBrowser();
@@ -35,7 +35,7 @@ const wanted = (name: string): boolean => only.length === 0 || only.includes(nam
 await signIn(page, origin, 'maren-oreland', '180422');
 /** What shows a station best: marks that have been judged, a run that has been held. Any unit that has been there will do. */
 const BEST: Readonly<Record<string, string>> = {
-  prove: 'svg[aria-label^="Pressure trace"]',
+  prove: '[aria-label^="Pressure trace"]',
 };
 const trayAt = async (station: string): Promise<string> => {
   await page.goto(origin);
@@ -80,7 +80,9 @@ for (const [name, view] of Object.entries(VIEWS)) {
   // The next wait to ring is drawn once the page runs.
   await page.waitForFunction(() => /SQ-\d/.test(document.querySelector('header')?.textContent ?? ''));
   // What is worked out beside the page has come.
-  await page.waitForFunction(() => !document.body.innerText.includes('Trying the cut in the model'));
+  await page.waitForFunction(
+    () => !/Trying the cut in the model|looking for a better plan|Asking the plan|Planning again/.test(document.body.innerText),
+  );
   await page.screenshot({ path: `${folder}/${name}.png` });
   console.log(name);
 }

@@ -7,6 +7,8 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 export const ROOT = dirname(dirname(fileURLToPath(import.meta.url)));
+/** Of the interface; English, as the sources have it, where none is named. */
+const LANGUAGE = process.env.EDDRIN_LANGUAGE;
 const LEAST_NODE = [20, 9];
 const LEAST_FREE_BYTES = 1.5e9;
 
@@ -61,7 +63,7 @@ export async function install() {
 export async function build(folder) {
   const stamp = join(ROOT, folder, 'eddrin-sources');
   const sources = hashOf(
-    sourceFiles()
+    [...sourceFiles(), ...(LANGUAGE === undefined ? [] : [`words/${LANGUAGE}.json`])]
       .map((f) => `${f} ${hashOf(readFileSync(join(ROOT, f)))}`)
       .join('\n'),
   );
@@ -99,6 +101,7 @@ export async function buildPool(folder) {
     packages: 'external',
     jsx: 'automatic',
     logLevel: 'warning',
+    plugins: LANGUAGE === undefined ? [] : [(await import('./words/plugin.mjs')).inLanguage(LANGUAGE)],
   });
   return outfile;
 }
@@ -141,10 +144,10 @@ export function run(command, args, env, failure, quiet = false) {
   });
 }
 
-/** Starts something that goes on; everything ends when one of them does. */
-export function start(name, args, env) {
-  const child = launch(process.execPath, args, env, ['pipe', 'inherit']);
-  child.stdout.resume();
+/** Starts something that goes on; everything ends when one of them does. @param says `all`: what it says is passed on */
+export function start(name, args, env, says = 'nothing') {
+  const child = launch(process.execPath, args, env, [says === 'nothing' ? 'pipe' : 'inherit', 'inherit']);
+  child.stdout?.resume();
   child.on('exit', (code) => {
     if (stopping) return;
     console.error(`\n✗ ${name} ended (${code}); stopping.`);

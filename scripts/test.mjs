@@ -11,16 +11,15 @@ await install();
 chromium();
 
 const reports = mkdtempSync(join(tmpdir(), 'eddrin-test-'));
-let [passed, failed] = [0, 0];
+let passed = 0;
+/** What failed, by name: said again at the end, where it is looked for. */
+const failures = [];
 
 /** One tool that passes or fails as a whole. */
 const check = async (name, args) => {
   say(name);
   if ((await attempt(process.execPath, args)) === 0) passed += 1;
-  else {
-    failed += 1;
-    console.error(`✗ ${name}`);
-  }
+  else failures.push(name);
 };
 
 /** One project of tests, counted test by test; a run that broke off counts as one failure. */
@@ -36,10 +35,11 @@ const suite = async (name) => {
     '--reporter=json',
     `--outputFile.json=${report}`,
   ]);
-  const counts = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : { numPassedTests: 0, numFailedTests: 1 };
-  passed += counts.numPassedTests;
-  failed += counts.numFailedTests;
-  if (status !== 0 && counts.numFailedTests === 0) failed += 1;
+  const { numPassedTests = 0, testResults = [] } = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : {};
+  passed += numPassedTests;
+  const failedTests = testResults.flatMap((file) => file.assertionResults.filter((test) => test.status === 'failed'));
+  failures.push(...failedTests.map((test) => `${name}: ${test.fullName}`));
+  if (status !== 0 && failedTests.length === 0) failures.push(`${name} tests broke off`);
 };
 
 await check('boundaries', ['scripts/boundaries.mjs']);
@@ -58,8 +58,8 @@ process.env.EDDRIN_TEST_SEED = seed;
 await suite('browser');
 
 rmSync(reports, { recursive: true, force: true });
-console.log(`\n${passed} passed, ${failed} failed`);
-process.exit(failed === 0 ? 0 : 1);
+console.log(`\n${[`${passed} passed, ${failures.length} failed`, ...failures.map((name) => `✗ ${name}`)].join('\n')}`);
+process.exit(failures.length === 0 ? 0 : 1);
 
 /** The browser that the interface is tested in: `CHROMIUM_PATH`, or Debian's, installed if need be. */
 function chromium() {

@@ -17,9 +17,16 @@ describe('what the environment decides', () => {
     expect(faults.join()).not.toContain('short');
   });
 
+  test('what goes together is asked for together', () => {
+    expect(configFaults({ EDDRIN_TLS_CERT: 'a.pem', EDDRIN_PHOTOS: 'https://store.example/photos', EDDRIN_PHOTOS_KEY: 'shop' })).toEqual([
+      'EDDRIN_TLS_CERT and EDDRIN_TLS_KEY go together.',
+      'EDDRIN_PHOTOS asks for EDDRIN_PHOTOS_KEY and EDDRIN_PHOTOS_SECRET.',
+    ]);
+  });
+
   test('--help names each with its usual value', () => {
     expect(sayConfig()).toMatch(/EDDRIN_DATA +the folder that a shop’s data lie in \(\.\/var\)/);
-    expect(sayConfig().split('\n').length).toBe(9);
+    expect(sayConfig().split('\n').length).toBe(19);
   });
 
   test('is read when it is asked for', () => {

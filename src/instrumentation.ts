@@ -1,6 +1,8 @@
 import type { Instrumentation } from 'next';
+import type { Db } from './db/engine/connection';
 
-const HOUR_MS = 3_600_000;
+const MINUTE_MS = 60_000;
+const HOUR_MS = 60 * MINUTE_MS;
 
 /** Once at start: the environment is checked, the tables are brought up to date, the key of certificates is there, runs that a stopped server left behind are marked, and what is past is swept away. */
 export async function register(): Promise<void> {
@@ -11,32 +13,62 @@ export async function register(): Promise<void> {
     process.stderr.write(`✗ The environment cannot be used:\n${faults.map((f) => `  ${f}`).join('\n')}\n`);
     process.exit(1);
   }
-  const { migrateDb, ownersAlone, theDb } = await import('./db/engine/connection');
+  const { finishRestore } = await import('./db/backup/restore');
+  const { dataFolder, ownersAlone, theDb } = await import('./db/engine/connection');
+  const { theLog } = await import('./log');
+  // What a restore had begun is finished before anything opens the shop.
+  finishRestore(dataFolder());
   await ownersAlone();
+  const db = await theDb();
+  await bringForward(db);
   const { breakLostRuns } = await import('./db/prove/prove');
   const { theShopKey } = await import('./db/release/shop-key');
   const { deliverRules } = await import('./db/rules/deliver');
-  const { sweepPhotos } = await import('./db/unit/photos');
+  const { isOpened, makeOpeningKey } = await import('./db/shop/open-shop');
+  const { takeLocale } = await import('./db/shop/settings');
+  const { photoStore } = await import('./db/photo/photo-store');
   const { sweepSessions } = await import('./db/people/people');
-  const { theLog } = await import('./log');
+  const { backupByNight, sweepBackups } = await import('./db/backup/run-backup');
   const { thePools } = await import('./pool/pool');
+  const { theMetrics } = await import('./metrics');
+  // Begun here: what answers requests writes to it, and counts.
+  theLog();
   thePools();
-  const db = await theDb();
-  await migrateDb(db);
+  theMetrics();
   await deliverRules(db, Date.now());
   await theShopKey(db, Date.now());
+  await takeLocale(db);
+  if (!(await isOpened(db))) globalThis.eddrinTellOpening?.(makeOpeningKey(Date.now()));
   const lost = await breakLostRuns(db, Date.now());
   if (lost > 0) theLog().warn({ lost }, 'runs that the last stop left behind are marked as interrupted');
-  await sweepPhotos();
-  const sweep = () =>
-    sweepSessions(db, Date.now()).catch((error: unknown) => theLog().error({ err: error }, 'old sessions were not swept'));
-  await sweep();
-  setInterval(sweep, HOUR_MS).unref();
+  await photoStore().sweep();
+  await sweepBackups(Date.now());
+  await every(HOUR_MS, 'old sessions were not swept', () => sweepSessions(db, Date.now()));
+  await every(MINUTE_MS, 'the backup of the night was not made', () => backupByNight(db, Date.now()));
 }
+
+/** Does something now, and again and again; what goes wrong is logged, and tried again at its next turn. */
+const every = async (ms: number, failed: string, work: () => Promise<unknown>): Promise<void> => {
+  const { theLog } = await import('./log');
+  const turn = () => work().catch((error: unknown) => theLog().error({ err: error }, failed));
+  void turn();
+  setInterval(turn, ms).unref();
+};
+
+/** Brings the tables up to date. Where that cannot be, the program says why and ends, and the old state stands. */
+const bringForward = async (db: Db): Promise<void> => {
+  const { upgrade } = await import('./db/backup/upgrade');
+  const upgraded = await upgrade(db, Date.now(), (line) => process.stdout.write(`· ${line}\n`));
+  if (upgraded.ok) return;
+  process.stderr.write(`✗ ${upgraded.error}\n`);
+  process.exit(1);
+};
 
 declare global {
   // Requests whose action could not even be read, by number: `scripts/serve.mjs` answers them as badly written.
   var eddrinUnread: Set<string> | undefined;
+  // Says the key that opens a new shop: `scripts/serve.mjs` knows the address.
+  var eddrinTellOpening: ((key: string) => void) | undefined;
 }
 
 /** A page or a route that threw: logged under the number that its error page shows. Our actions throw nothing, so that what threw there is the reading of what was sent. */

@@ -1,4 +1,4 @@
-import type { TrayPart } from '@/core/strip/tray-door';
+import type { TrayPart } from '@/core/strip/tray-schema';
 
 /** What a bench measures of a part of the demo, mm. */
 export const dimsOf = (part: TrayPart, wheel: boolean, nominalMm: number): TrayPart['dims'] => {

@@ -4,6 +4,8 @@ import { partFacing } from '@/core/family/family';
 import { roleOf } from '@/core/family/family-name';
 import type { Geometry } from '@/core/family/geometry';
 import type { PartKind } from '@/core/family/part-kind';
+import { boreMmAt } from '@/core/family/pots';
+import { covers } from '@/core/gauge/unlikely';
 import { DRIVES } from '@/core/hone/drive';
 import { honePlan } from '@/core/hone/hone-plan';
 import { sayHoned } from '@/core/hone/say-honed';
@@ -13,8 +15,9 @@ import { STANDARD_RULES } from '@/core/rules/rule-set';
 import type { Condition } from '@/core/strip/condition';
 import { guideFor } from '@/core/strip/guide';
 import { usualFate } from '@/core/strip/tray';
-import type { TrayPart } from '@/core/strip/tray-door';
+import type { TrayPart } from '@/core/strip/tray-schema';
 import { METHODS, type MethodName, type StuckState, type TreatmentResult } from '@/core/strip/treatment';
+import { boresOf } from '@/core/unit/bores';
 import type { EventKind } from '@/core/unit/event-kind';
 import { currentVerdict } from '@/core/unit/facts-of';
 import type { UnitRecord } from '@/core/unit/unit-record';
@@ -38,7 +41,7 @@ import { must } from './must';
 import { dimsOf } from './part-dims';
 import type { Random } from './random';
 
-/** One unit being worked on by the demo's people, by the same doors that the screens use: until its bore is good. Time moves on with every step. */
+/** One unit being worked on by the demo's people, by the same actions that the screens use: until its bore is good. Time moves on with every step. */
 export class WorkApart {
   private step = 0;
 
@@ -73,14 +76,16 @@ export class WorkApart {
           this.db,
           this.next('part-recorded', '', undefined, 1),
           part.id,
-          optional ? { found: 'absent', condition: null, fate: null } : this.cameOut(part, record.unit, family),
+          optional
+            ? { found: 'absent', condition: null, fate: null }
+            : this.cameOut(part, boreMmAt({ ...record, family }, part.slotId) ?? 20, family),
         ),
       );
     }
     await must(signOff(this.db, this.next('signed-off', 'strip'), { station: 'strip', note: '', override: null }));
   }
 
-  private cameOut(part: TrayPart, unit: UnitRecord['unit'], family: UnitRecord['family']) {
+  private cameOut(part: TrayPart, nominalMm: number, family: UnitRecord['family']) {
     const condition: Condition = SEALS.includes(part.kind)
       ? this.random.pick(['hard', 'worn', 'nicked', 'swollen'])
       : part.kind === 'boot'
@@ -94,14 +99,14 @@ export class WorkApart {
       condition,
       fate: usualFate(part.kind, condition),
       faces,
-      dims: dimsOf(part, roleOf(family) === 'wheel', unit.geometry?.nominalMm ?? 20),
+      dims: dimsOf(part, roleOf(family) === 'wheel', nominalMm),
     };
   }
 
   /** Ticks the strip guide, as far as is said. @param upTo how many steps; all of them if absent */
   async guide(upTo?: number): Promise<void> {
-    const { family, tray } = await this.record();
-    for (const step of guideFor(family, tray).slice(0, upTo)) {
+    const { family, tray, ticks } = await this.record();
+    for (const step of guideFor(family, tray, ticks).slice(0, upTo)) {
       const dims = Object.fromEntries(
         step.measure.map((m) => [m.dim, m.dim === 'turns' ? 7 : Math.round((20 + this.random.next() * 90) * 10) / 10]),
       );
@@ -165,26 +170,30 @@ export class WorkApart {
   }
 
   async gauge(story: BoreStory = 'sound', honedMm = 0): Promise<void> {
-    const { unit } = await this.record();
-    const [gauge] = await instruments(this.db);
-    const change = this.next('gauged', '', undefined, 12);
-    await must(
-      saveGauging(this.db, change, {
-        gaugingId: change.eventId,
-        readings: demoReadings(bored(unit), trueBore(bored(unit), story, honedMm), this.random),
-        bodyTempC: 20.5,
-        gaugeTempC: 20,
-        instrumentId: gauge?.id ?? null,
-      }),
-    );
+    const known = await instruments(this.db);
+    for (const { pot, geometry } of boresOf(await this.record())) {
+      const change = this.next('gauged', '', undefined, 12);
+      await must(
+        saveGauging(this.db, change, {
+          gaugingId: change.eventId,
+          pot,
+          readings: demoReadings(geometry, trueBore(geometry, story, honedMm), this.random),
+          bodyTempC: 20.5,
+          gaugeTempC: 20,
+          instrumentId: known.find((i) => covers(i, geometry.nominalMm))?.id ?? null,
+        }),
+      );
+    }
   }
 
   async judge(story: BoreStory, after = false): Promise<void> {
-    const { unit } = await this.record();
-    const change = this.next('judged', '', undefined, 5);
-    const found = demoMarks(after ? 'sound' : story, bored(unit));
-    const marks = found.map((m, i) => ({ ...m, id: `${this.unitId}-m${i + 1}`, name: `m${i + 1}` }));
-    await must(saveJudgement(this.db, change, { verdictId: change.eventId, marks, school: null, wallMm: null }));
+    for (const { pot, geometry } of boresOf(await this.record())) {
+      const change = this.next('judged', '', undefined, 5);
+      const found = demoMarks(after ? 'sound' : story, geometry);
+      const of = `${this.unitId}${pot === 1 ? '' : `-pot${pot}`}`;
+      const marks = found.map((m, i) => ({ ...m, id: `${of}-m${i + 1}`, name: `m${i + 1}`, seenAt: null }));
+      await must(saveJudgement(this.db, change, { verdictId: change.eventId, pot, marks, school: null, wallMm: null }));
+    }
   }
 
   /** Asks the customer about a sleeve, and with a yes sends the body out, to be back then. */

@@ -8,7 +8,8 @@ import { FINE } from '@/core/prove/hold-analysis';
 import { isRunStep, type RunStep } from '@/core/prove/programme/step';
 import { analyseRun } from '@/core/prove/run-analysis';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
-import type { Fastened, TrayPart } from '@/core/strip/tray-door';
+import type { Fastened, TrayPart } from '@/core/strip/tray-schema';
+import { factsOf } from '@/core/unit/facts-of';
 import { keptBarOf, provingOf } from '@/core/unit/proving';
 import { namedNeeds, rankedKits } from '@/core/unit/ranked-kits';
 import type { UnitRecord } from '@/core/unit/unit-record';
@@ -61,6 +62,11 @@ export class Work extends WorkApart {
       );
     }
     if (leaveOut > 0) return;
+    if (factsOf(await this.record()).halves === 'apart') {
+      const fastened = { how: 'torque', nm: 95, hand: 'right', source: 'workshop manual, brakes' } as const;
+      const joined = { kind: 'joined', otherTag: '', screws: 4, screwsAre: 'new', fastened } as const;
+      await must(noteAtBench(this.db, this.next('joined', '', undefined, 4), joined));
+    }
     if (family.bore !== 'none')
       await must(noteAtBench(this.db, this.next('stroked', '', undefined, 1), { kind: 'stroked', returns: 'by-itself' }));
     await must(signOff(this.db, this.next('signed-off', 'close-up'), { station: 'close-up', note: '', override: null }));

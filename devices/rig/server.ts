@@ -156,7 +156,7 @@ const obeyPanel = ({ how = '', unit = '', state = '' }: Told): string => {
     misbehave(how);
     return `From now on: ${TROUBLES[how as keyof typeof TROUBLES]}.`;
   }
-  if (!(isUnitState(state) && /^SQ-\d{4,}$/.test(unit))) return 'Which unit? A tag looks like SQ-0412.';
+  if (!(isUnitState(state) && /^[A-Z]+-\d{4,}$/.test(unit))) return 'Which unit? A tag looks like SQ-0412.';
   const { residualBar } = truthOf(unit);
   writeFileSync(FILE, JSON.stringify({ ...truths(), [unit]: { ...SOUND, residualBar, ...UNIT_STATES[state].truth } }));
   return `${unit}: ${UNIT_STATES[state].words}. The next run finds it so.`;

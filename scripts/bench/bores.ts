@@ -61,7 +61,7 @@ type Tried = { readonly wear: Wear; readonly depths: number; readonly came: 'uns
 const tryOne = (wear: Wear, random: Random): Tried => {
   const w = anyBore(random, wear);
   const { said, depths } = gaugedAndJudged(w, random);
-  const { limitDiaMm } = boreLimits({ material: w.material, pistonDiaMm: w.pistonDiaMm, bore: w.geometry }, RULES);
+  const { limitDiaMm } = boreLimits({ material: w.material, pistonDiaMm: w.pistonDiaMm, bore: w.geometry, seals: w.geometry.seals }, RULES);
   const widest = widestMm(w);
   const refused = said.outcome === 'sleeve' || said.outcome === 'scrap';
   const open = said.outcome === 'undecided';

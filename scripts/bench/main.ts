@@ -5,6 +5,7 @@ import { databaseUrl, migrateDb, theDb } from '@/db/engine/connection';
 import { seedDemo } from '../../demo/seed';
 import { boreLines } from './bores';
 import { coverLine } from './cover';
+import { dayLines } from './day';
 import { findLine } from './find';
 import { historyLine } from './history-size';
 import { honeLines } from './hone';
@@ -12,6 +13,7 @@ import { judgeLine } from './judge';
 import { largeLines } from './large';
 import { pageLines } from './pages';
 import { proveLines } from './prove';
+import { remoteLines } from './remote';
 import { saveLine } from './saves';
 import { sessionCookie } from './served';
 import { simulateLine } from './simulate';
@@ -30,10 +32,12 @@ const lines = [
   await coverLine(),
   await findLine(),
   ...proveLines(),
+  ...(await dayLines()),
   ...(await pageLines(db, cookie)),
   await historyLine(db),
   ...(await largeLines(db, cookie)),
   await saveLine(db, databaseUrl()),
+  ...(await remoteLines(db, cookie)),
 ];
 const table = [
   '| what | here | peer or floor, same run | bar | holds |',

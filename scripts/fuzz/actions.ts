@@ -7,18 +7,18 @@ import type { Random } from '../../devices/hand/random';
 import { type Answer, ask, type Target } from './try';
 import { madeUp } from './value';
 
-type Action = { readonly name: string; readonly id: string; readonly path: string; readonly doing: Doing; readonly door: z.ZodType };
+type Action = { readonly name: string; readonly id: string; readonly path: string; readonly doing: Doing; readonly schema: z.ZodType };
 
-/** Every action that the build knows, with its door and a page that it can be called from. @param build the folder of the built application */
+/** Every action that the build knows, with its schema and a page that it can be called from. @param build the folder of the built application */
 export async function actionsOf(build: string, tag: string): Promise<readonly Action[]> {
   const { node } = JSON.parse(readFileSync(join(build, 'server/server-reference-manifest.json'), 'utf8')) as {
     readonly node: Readonly<Record<string, { readonly exportedName: string; readonly workers: Readonly<Record<string, unknown>> }>>;
   };
   const files = readdirSync('src/app/actions').filter((f) => f.endsWith('.ts'));
   const modules = await Promise.all(files.map((f) => import(`../../src/app/actions/${f}`) as Promise<Record<string, unknown>>));
-  const doors = new Map(modules.flatMap((m) => Object.entries(m)));
+  const schemas = new Map(modules.flatMap((m) => Object.entries(m)));
   return Object.entries(node).flatMap(([id, { exportedName: name, workers }]) => {
-    const { doing, door } = (doors.get(name) ?? {}) as Partial<Action>;
+    const { doing, schema } = (schemas.get(name) ?? {}) as Partial<Action>;
     const page = Object.keys(workers)[0] ?? '';
     const path = page
       .replace(/^app/, '')
@@ -26,15 +26,15 @@ export async function actionsOf(build: string, tag: string): Promise<readonly Ac
       .replace(/\/page$/, '')
       .replace('[tag]', tag)
       .replace(/\[\w+\]/g, 'x');
-    return doing === undefined || door === undefined ? [] : [{ name, id, path: path === '' ? '/' : path, doing, door }];
+    return doing === undefined || schema === undefined ? [] : [{ name, id, path: path === '' ? '/' : path, doing, schema }];
   });
 }
 
-/** An action as one of its people, or a stranger, with a value by its door. Refused by role exactly where the role may not. */
+/** An action as one of its people, or a stranger, with a value by its schema. Refused by role exactly where the role may not. */
 export async function tryAction(target: Target, random: Random, actions: readonly Action[]): Promise<Answer> {
   const action = random.pick(actions);
   const person = random.next() < 0.05 ? undefined : random.pick(PEOPLE);
-  const value = random.next() < 0.02 ? null : madeUp(action.door, random, await target.known(random));
+  const value = random.next() < 0.02 ? null : madeUp(action.schema, random, await target.known(random));
   const { answer, text } = await ask(
     `action ${action.name}`,
     `${target.origin}${action.path}`,

@@ -7,7 +7,7 @@ export type Known = { readonly ids: readonly string[]; readonly unit: { readonly
 
 type Schema = { readonly [key: string]: unknown };
 
-/** Values that no door may trip over, whatever it asks for. */
+/** Values that no schema may trip over, whatever it asks for. */
 const HOSTILE: readonly unknown[] = [
   null,
   true,
@@ -38,12 +38,12 @@ const HOSTILE: readonly unknown[] = [
   Array.from({ length: 3000 }, (_, i) => i),
 ];
 const WORDS = ['', 'a', 'left', 'left-cup', 'Yard No. 7', 'M10x1', '22.2', 'ä⌀µ', 'x'.repeat(80)];
-/** One leaf in so many is what its door did not ask for. */
+/** One leaf in so many is what its schema did not ask for. */
 const ODD = 0.04;
 
-/** A value by a door: mostly sound, now and then not; ids are mostly real ones, of whatever row. */
-export const madeUp = (door: z.ZodType, random: Random, known: Known): unknown =>
-  made(z.toJSONSchema(door, { io: 'input', unrepresentable: 'any' }) as Schema, random, known, '', {});
+/** A value by a schema: mostly sound, now and then not; ids are mostly real ones, of whatever row. */
+export const madeUp = (schema: z.ZodType, random: Random, known: Known): unknown =>
+  made(z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' }) as Schema, random, known, '', {});
 
 const made = (schema: Schema, random: Random, known: Known, name: string, defs: Schema): unknown => {
   const inside = (schema.$defs as Schema | undefined) ?? defs;
@@ -100,7 +100,7 @@ const numberOf = (schema: Schema, random: Random, known: Known, name: string): n
   const at = random.next();
   if (at < 0.08) return low;
   if (at < 0.16) return high;
-  // Most numbers of the trade lie at the low end of what a door lets in.
+  // Most numbers of the trade lie at the low end of what a schema lets in.
   const value = low + (high - low) * random.next() ** 4;
   return schema.type === 'integer' ? Math.round(value) : Math.round(value * 1000) / 1000;
 };

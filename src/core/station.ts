@@ -57,3 +57,8 @@ export const SHELVES: readonly { readonly label: string; readonly stations: read
   { label: 'Prove', stations: ['prove'] },
   { label: 'Release', stations: ['release'] },
 ];
+
+/** How a unit leaves the shop. */
+export const EXITS = ['released', 'scrapped', 'returned'] as const;
+export type Exit = (typeof EXITS)[number];
+export const EXIT_WORDS: { readonly [E in Exit]: string } = { released: 'released', scrapped: 'scrapped', returned: 'returned' };

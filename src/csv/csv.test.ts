@@ -61,11 +61,12 @@ describe('marks', () => {
     depthUncertaintyUm: null,
     cleaned: true,
     note: 'by the port, "deep", two',
+    seenAt: 5,
   } as const;
 
   test('what was written is read as it was, by its name on the map', () => {
     const read = readMarks(writeMarks([mark, { ...mark, id: 'y', name: 'm2', cleaned: false, depthUm: null, note: '' }]));
-    const { id: _, name: __, ...rest } = mark;
+    const { id: _, name: __, seenAt: ___, ...rest } = mark;
     expect(read.ok && read.value.rows).toEqual([
       { ...rest, id: 'm1' },
       { ...rest, id: 'm2', cleaned: false, depthUm: null, note: '' },

@@ -1,4 +1,4 @@
-import { MarkDoor } from '@/core/judge/judge-door';
+import { MarkSchema } from '@/core/judge/judge-schema';
 import type { Mark } from '@/core/judge/mark';
 import type { MarkRecord } from '@/core/judge/mark-record';
 import { fail, ok, type Result } from '@/core/result';
@@ -29,7 +29,7 @@ export const readMarks = (text: string): Result<ReadMarks, readonly FileProblem[
     });
     const cleaned = YES_NO[(cells.cleaned ?? '').toLowerCase()];
     if (cleaned === undefined) problems.push({ line, column: 'cleaned', message: `“${cells.cleaned}” is neither yes nor no` });
-    const read = MarkDoor.safeParse({ id: cells.id, kind: cells.kind, ...Object.fromEntries(figures), cleaned: cleaned ?? true });
+    const read = MarkSchema.safeParse({ id: cells.id, kind: cells.kind, ...Object.fromEntries(figures), cleaned: cleaned ?? true });
     const told = new Set(problems.filter((p) => p.line === line).map((p) => p.column));
     if (!read.success)
       problems.push(

@@ -1,4 +1,6 @@
 import Papa from 'papaparse';
+import { locale } from '@/core/locale';
+import { plain } from '@/core/quantity/figure';
 import { fail, ok, type Result } from '@/core/result';
 import type { FileProblem } from '@/core/schema/file-problem';
 
@@ -69,6 +71,12 @@ export const sayDialect = ({ separator, decimalComma }: Dialect): string =>
 /** A row to be written, by column. */
 export type Line = Readonly<Record<string, unknown>>;
 
-/** A table as CSV; a cell that a spreadsheet would take for a formula is quoted. */
-export const writeTable = (columns: readonly string[], rows: readonly Line[]): string =>
-  `${Papa.unparse([...rows], { columns: [...columns], escapeFormulae: true })}\r\n`;
+/** A table as CSV; a cell that a spreadsheet would take for a formula is quoted. A shop with decimal commas parts its cells by semicolons. */
+export const writeTable = (columns: readonly string[], rows: readonly Line[]): string => {
+  const commas = locale().decimalMark === ',';
+  const written = commas ? rows.map((row) => Object.fromEntries(Object.entries(row).map(([name, cell]) => [name, figureOr(cell)]))) : rows;
+  return `${Papa.unparse([...written], { columns: [...columns], escapeFormulae: FORMULA, delimiter: commas ? ';' : ',' })}\r\n`;
+};
+/** What a spreadsheet would take for a formula; a number with a decimal comma is a text here, and none. */
+const FORMULA = /^(?!-\d+(?:,\d+)?(?:e-?\d+)?$)[=+\-@\t\r]/;
+const figureOr = (cell: unknown): unknown => (typeof cell === 'number' ? plain(cell) : cell);

@@ -1,4 +1,4 @@
-import { ReadingDoor } from '@/core/gauge/gauge-door';
+import { ReadingSchema } from '@/core/gauge/gauge-schema';
 import type { Reading } from '@/core/gauge/reading';
 import { MM_PER_INCH } from '@/core/quantity/units';
 import { fail, ok, type Result } from '@/core/result';
@@ -30,7 +30,7 @@ export const readReadings = (text: string): Result<ReadReadings, readonly FilePr
     };
     const reading = { xMm: of(LENGTHS.xMm), clockDeg: of({ clockDeg: 1 }), diaMm: of(LENGTHS.diaMm) };
     if (Object.values(reading).includes(undefined)) return [];
-    const read = ReadingDoor.safeParse(reading);
+    const read = ReadingSchema.safeParse(reading);
     if (!read.success) problems.push(...read.error.issues.map((i) => ({ line, column: i.path.join('.'), message: i.message })));
     return read.success ? [read.data] : [];
   });

@@ -1,3 +1,5 @@
+import { whenOnClock } from '@/core/locale';
+import { isoDay } from '@/core/quantity/say-time';
 import type { FileProblem } from '@/core/schema/file-problem';
 import type { CsvTable, Dialect } from './read-table';
 import { numberIn } from './read-table';
@@ -60,7 +62,8 @@ export class RowReader {
   day(row: Row, column: string): number | null {
     const cell = row.cells[column] ?? '';
     if (cell === '') return null;
-    const at = /^\d{4}-\d{2}-\d{2}$/.test(cell) ? new Date(`${cell}T23:59:59`).getTime() : Number.NaN;
-    return Number.isFinite(at) ? at : (this.wrong(row, column, `“${cell}” is not a day such as 2027-05-31`) ?? null);
+    const [, year, month, date] = /^(\d{4})-(\d{2})-(\d{2})$/.exec(cell) ?? [];
+    const at = whenOnClock(Number(year), Number(month) - 1, Number(date), 23, 59).getTime() + 59_000;
+    return year !== undefined && isoDay(at) === cell ? at : (this.wrong(row, column, `“${cell}” is not a day such as 2027-05-31`) ?? null);
   }
 }

@@ -5,6 +5,7 @@ import { PART_KIND_NAMES } from '@/core/family/part-kind';
 import type { Fitment } from '@/core/identify/fitment';
 import type { Result } from '@/core/result';
 import type { FileProblem } from '@/core/schema/file-problem';
+import { localeOf, STANDARD_SHOP } from '@/core/shop/settings';
 import type { Article } from '@/core/store/article';
 import type { StoreRows } from '@/core/store/store-rows';
 import { type CsvTable, STORE_LIMITS as MOST, readTable, writeTable } from './read-table';
@@ -117,12 +118,31 @@ describe('fitments and stock', () => {
     ]);
   });
 
+  test('a shop with decimal commas parts its cells by semicolons, and reads its own files back', () => {
+    globalThis.eddrinLocale = localeOf({ ...STANDARD_SHOP, decimalMark: ',' }, []);
+    const line = { number: 'K-1', name: 'Cup; small', price: 15.1, part: 'cup', kind: 'cup', qty: 2, boreMm: 22.225 };
+    const text = writeTable(COLUMNS.kits.all, [line]);
+    // A figure below nought is a figure; what looks like one and is more is a text.
+    const written = writeTable(
+      ['a', 'b'],
+      [
+        { a: -3.25, b: -1e-7 },
+        { a: '-3+1', b: '=A1' },
+      ],
+    );
+    globalThis.eddrinLocale = undefined;
+    expect(text.split('\r\n')[1]).toMatch(/^K-1;"Cup; small";15,1;.*;22,225;/);
+    expect(written).toBe('a;b\r\n-3,25;-1e-7\r\n"\'-3+1";"\'=A1"\r\n');
+    expect(rows('kits', text)).toMatchObject([{ number: 'K-1', name: 'Cup; small', price: 15.1, items: [{ dims: { boreMm: 22.225 } }] }]);
+  });
+
   test('a lot counts to its last day', () => {
     const [row] = rows('stock', 'number,lot,qty,expires\nK-1,A,3,2030-02-28\n') as [{ readonly expiresAt: number }];
     expect(new Date(row.expiresAt).toLocaleDateString('sv-SE')).toBe('2030-02-28');
     expect(new Date(row.expiresAt + 1000).toLocaleDateString('sv-SE')).toBe('2030-03-01');
     expect(wrong('stock', 'number,lot,qty,expires\nK-1,A,-1,2030-02-31\nK-1,B,,soon\nK-1,B,1,\n')).toEqual([
       [2, 'qty', '-1 is not between 0 and 100000'],
+      [2, 'expires', '“2030-02-31” is not a day such as 2027-05-31'],
       [3, 'qty', 'is empty'],
       [3, 'expires', '“soon” is not a day such as 2027-05-31'],
       [4, 'lot', 'K-1 B stands on line 3 already'],

@@ -5,7 +5,7 @@ import type { Fitment } from '@/core/identify/fitment';
 import { fail, ok, type Result } from '@/core/result';
 import type { FileProblem } from '@/core/schema/file-problem';
 import type { Article, BagItem } from '@/core/store/article';
-import type { Lined, StockRow, StoreRows, StoreRowsOf } from '@/core/store/store-rows';
+import type { CustomerRow, Lined, StockRow, StoreRows, StoreRowsOf } from '@/core/store/store-rows';
 import type { CsvTable } from './read-table';
 import { RowReader } from './row-reader';
 
@@ -15,6 +15,7 @@ export const STORE_FILES = {
   sundries: 'Sundries: a line for each',
   fitments: 'Fitments: a line for each',
   stock: 'Stock: what is on the shelf, a line for each lot',
+  customers: 'Customers: a line for each',
 } as const;
 export type StoreFile = keyof typeof STORE_FILES;
 export const STORE_FILE_NAMES = Object.keys(STORE_FILES) as readonly StoreFile[];
@@ -48,6 +49,7 @@ export const COLUMNS: { readonly [F in StoreFile]: { readonly all: readonly stri
     needed: ['id', 'maker', 'machine', 'family', 'position'],
   },
   stock: { all: ['number', 'lot', 'qty', 'expires'], needed: ['number', 'lot', 'qty'] },
+  customers: { all: ['name', 'phone'], needed: ['name'] },
 };
 
 /** A row as it is to be, and the line of the file it stands on. */
@@ -94,6 +96,16 @@ const rowsOf = (what: StoreFile, { rows }: CsvTable, reader: RowReader): StoreRo
           rows.map((row) => ({ line: row.line, row: stockIn(row, reader) })),
           (s) => `${s.number} ${s.lot}`,
           'lot',
+          reader,
+        ),
+      };
+    case 'customers':
+      return {
+        what,
+        rows: once(
+          rows.map((row) => ({ line: row.line, row: customerIn(row, reader) })),
+          (c) => `${c.name} ${c.phone}`.trim(),
+          'name',
           reader,
         ),
       };
@@ -188,6 +200,9 @@ const stockIn = (row: Row, r: RowReader): StockRow => {
     expiresAt: r.day(row, 'expires'),
   };
 };
+
+/** As they are entered at the counter: who has the same name and telephone is the same customer. */
+const customerIn = (row: Row, r: RowReader): CustomerRow => ({ name: r.text(row, 'name', 120, 'needed'), phone: r.text(row, 'phone', 40) });
 
 /** Rows of which each comes once; a second is told at its line. */
 const once = <T>(rows: readonly Lined<T>[], key: (row: T) => string, column: string, r: RowReader): readonly Lined<T>[] => {

@@ -2,7 +2,7 @@ import type { LoggedRow } from '@/core/prove/logged';
 import type { RigSample } from '@/core/prove/rig-sample';
 import { fail, ok, type Result } from '@/core/result';
 import type { FileProblem } from '@/core/schema/file-problem';
-import { type Dialect, numberIn, readTable } from './read-table';
+import { type Dialect, numberIn, readTable, writeTable } from './read-table';
 
 export type ReadTrace = { readonly dialect: Dialect; readonly rows: readonly LoggedRow[] };
 
@@ -46,7 +46,8 @@ export const readTrace = (text: string): Result<ReadTrace, readonly FileProblem[
 export const writeTrace = (samples: readonly RigSample[], comments: readonly string[]): string =>
   [
     ...comments.map((c) => `# ${c.replaceAll(/[\r\n]+/g, ' ')}`),
-    'tS,pBar,ml,tempC,phase',
-    ...samples.map((s) => [s.t, s.p, s.ml, s.c ?? '', s.phase].join(',')),
-    '',
+    writeTable(
+      ['tS', 'pBar', 'ml', 'tempC', 'phase'],
+      samples.map((s) => ({ tS: s.t, pBar: s.p, ml: s.ml, tempC: s.c ?? '', phase: s.phase })),
+    ),
   ].join('\r\n');

@@ -1,5 +1,6 @@
 import { availableParallelism } from 'node:os';
 import { Piscina } from 'piscina';
+import { locale } from '@/core/locale';
 import { fail, ok, type Result } from '@/core/result';
 import type { TASKS } from './tasks';
 
@@ -63,7 +64,7 @@ export async function inPool<T extends Task>(task: T, input: Input<T>): Promise<
   const pool = thePools()[task === 'compute' ? 'wire' : 'shop'];
   if (pool.queueSize >= MOST_WAITING) return fail('too many at once');
   try {
-    return ok((await pool.run({ task, input }, { signal: AbortSignal.timeout(limitOf(task)) })) as Output<T>);
+    return ok((await pool.run({ task, input, locale: locale() }, { signal: AbortSignal.timeout(limitOf(task)) })) as Output<T>);
   } catch (error) {
     const why = whyNot(error);
     if (why === undefined) throw error;

@@ -1,24 +1,29 @@
 import { renderToBuffer } from '@react-pdf/renderer';
 import sharp from 'sharp';
 import { computeText } from '@/core/api/compute-text';
+import { keepPlan, worthier } from '@/core/day/keep';
+import { type Schedule, type ScheduledOp, schedule } from '@/core/day/schedule';
+import type { ScheduleRequest } from '@/core/day/schedule-schema';
 import type { Geometry } from '@/core/family/geometry';
 import { coverSets } from '@/core/kit/cover-sets';
 import type { Need, Store } from '@/core/kit/need';
+import { promised } from '@/core/plan/promise';
 import type { RunStep } from '@/core/prove/programme/step';
 import type { RigSample } from '@/core/prove/rig-sample';
 import { analyseRun, type RunAnalysis, type RunContext } from '@/core/prove/run-analysis';
-import type { Rules } from '@/core/rules/rule-set';
+import { type Rules, STANDARD_RULES } from '@/core/rules/rule-set';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { readBytes } from '@/csv/read-bytes';
 import { type Line, writeTable } from '@/csv/read-table';
 import { COLUMNS, type StoreFile } from '@/csv/store-files';
 import { writeXlsx } from '@/csv/xlsx';
-import { boreMapSvg, profileSvg } from '@/ui/print/bore-svg';
-import { certificatePdf } from '@/ui/print/certificate-pdf';
-import { labelPdf } from '@/ui/print/label-pdf';
-import { sectionSvg } from '@/ui/print/section-svg';
-import { travellerPdf } from '@/ui/print/traveller-pdf';
-import { verdictPdf } from '@/ui/print/verdict-pdf';
+import { boreMapSvg, profileSvg } from '@/papers/bore-svg';
+import { certificatePdf } from '@/papers/certificate-pdf';
+import { daySheetPdf } from '@/papers/day-sheet-pdf';
+import { labelPdf } from '@/papers/label-pdf';
+import { type SectionFile, sectionSvg } from '@/papers/section-svg';
+import { travellerPdf } from '@/papers/traveller-pdf';
+import { verdictPdf } from '@/papers/verdict-pdf';
 
 /** Dots an inch of a drawing as a picture, on its own and on a paper, where it is drawn smaller: its finest lines are still told apart. */
 const DPI = { own: 200, paper: 150 };
@@ -27,11 +32,16 @@ const DPI = { own: 200, paper: 150 };
 const pngOf = (svg: string, dpi: number): Promise<Buffer> =>
   sharp(Buffer.from(svg), { density: dpi }).flatten({ background: '#f8faf9' }).png().toBuffer();
 
-type Section = Parameters<typeof sectionSvg>[0];
 type Map = { readonly record: UnitRecord; readonly geometry: Geometry; readonly rules: Rules };
 export type DrawingKind = 'svg' | 'png';
 const asFile = async (svg: Promise<string>, kind: DrawingKind): Promise<string | Uint8Array> =>
   kind === 'svg' ? svg : pngOf(await svg, DPI.own);
+
+/** A plan of what is asked, or the one that people go by where that is as good. */
+const planned = ({ request, before }: { readonly request: ScheduleRequest; readonly before: readonly ScheduledOp[] | null }): Schedule => {
+  const fresh = schedule(request, STANDARD_RULES);
+  return before === null ? fresh : worthier(keepPlan(request, before), fresh);
+};
 
 /** Everything that may take longer than a page may wait, by its name. Each runs in a thread of the pool: what goes in and comes out is copied. */
 export const TASKS = {
@@ -42,17 +52,22 @@ export const TASKS = {
     readonly samples: readonly RigSample[];
     readonly context: RunContext;
   }): RunAnalysis | null => analyseRun(r.step, r.samples, r.context) ?? null,
+  plan: planned,
+  'keep-plan': ({ request, before }: { readonly request: ScheduleRequest; readonly before: readonly ScheduledOp[] }) =>
+    keepPlan(request, before),
+  promise: (p: Parameters<typeof promised>) => promised(...p),
   'read-file': (f: { readonly what: StoreFile; readonly bytes: Uint8Array }) => readBytes(f.what, f.bytes),
   'write-csv': (f: { readonly what: StoreFile; readonly rows: readonly Line[] }) => writeTable(COLUMNS[f.what].all, f.rows),
   'write-xlsx': (f: { readonly what: StoreFile; readonly rows: readonly Line[] }) => writeXlsx(f.what, COLUMNS[f.what].all, f.rows),
-  section: ({ kind, ...section }: Section & { readonly kind: DrawingKind }) => asFile(sectionSvg(section), kind),
+  section: ({ kind, ...section }: SectionFile & { readonly kind: DrawingKind }) => asFile(sectionSvg(section), kind),
   'bore-map': ({ record, geometry, rules, kind }: Map & { readonly kind: DrawingKind }) =>
     asFile(boreMapSvg(record, geometry, rules), kind),
   certificate: (c: Parameters<typeof certificatePdf>) => renderToBuffer(certificatePdf(...c)),
+  'day-sheet': (d: Parameters<typeof daySheetPdf>) => renderToBuffer(daySheetPdf(...d)),
   label: (l: Parameters<typeof labelPdf>) => renderToBuffer(labelPdf(...l)),
   traveller: async (t: {
     readonly sheet: Parameters<typeof travellerPdf>[0];
-    readonly section: Section | null;
+    readonly section: SectionFile | null;
     readonly paper: Omit<Parameters<typeof travellerPdf>[1], 'section'>;
   }) => {
     const section = t.section === null ? null : await pngOf(await sectionSvg(t.section), DPI.paper);

@@ -45,6 +45,8 @@ const GONE_MS = 3000;
 const ASK_MS = 60_000;
 /** Pressure that was let go is down within this time, ms at the rig. */
 const DOWN_MS = 15_000;
+/** However fast a stand-in runs: people and machines between are no faster for it, ms. */
+const AT_LEAST_MS = { ask: 10_000, down: 5000 };
 /** How often at the most a piece of the run is stored, ms: so much of it is lost with the server. */
 const PIECE_MS = 500;
 /** Pressure over the target that no sound rig shows. */
@@ -191,7 +193,7 @@ export class RigKeeper {
         this.breakOff(
           'the pressure does not come down: open the rig’s valve by hand, shield shut, and look at the rig before it is used again',
         ),
-      DOWN_MS / (this.run?.speed ?? 1),
+      Math.max(AT_LEAST_MS.down, DOWN_MS / (this.run?.speed ?? 1)),
     );
   }
 
@@ -254,7 +256,7 @@ export class RigKeeper {
     // What holding on cannot decide (too little pressure, half of it gone) comes down too.
     if (analysis?.kind !== 'hold' || analysis.needMoreS === null) return this.letDown({ analysis });
     // Before it is told: a follower may answer at once.
-    this.asking = setTimeout(() => this.letDown({}), ASK_MS / run.speed);
+    this.asking = setTimeout(() => this.letDown({}), Math.max(AT_LEAST_MS.ask, ASK_MS / run.speed));
     this.tell({ analysis, state: 'asking' });
   }
 

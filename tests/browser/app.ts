@@ -1,7 +1,7 @@
 import type { ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
-import { createServer } from 'node:net';
+import { connect, createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { spawnNode } from '../children';
@@ -20,22 +20,24 @@ export type App = {
   readonly stop: () => Promise<void>;
   /** What the stand-in rig has said so far. */
   readonly rigSaid: () => string;
+  /** What the server has said to whoever started it. */
+  readonly said: () => string;
 };
 
-/** @param seed the folder that its shop begins with; the demo's where none is given */
-export async function startApp(seed = process.env.EDDRIN_TEST_SEED as string): Promise<App> {
+/** @param seed the folder that its shop begins with; the demo's where none is given, an empty one for a shop that is not open yet @param env beside what the tests give it */
+export async function startApp(seed = process.env.EDDRIN_TEST_SEED as string, env: Readonly<Record<string, string>> = {}): Promise<App> {
   const data = mkdtempSync(join(tmpdir(), 'eddrin-app-'));
   cpSync(seed, data, { recursive: true });
   const [port, rigPort] = [await freePort(), await freePort()];
-  const origin = `http://localhost:${port}`;
+  const origin = `http${'EDDRIN_TLS_CERT' in env ? 's' : ''}://localhost:${port}`;
   const rig = run(['--import', 'tsx', 'devices/rig/server.ts'], {
     EDDRIN_RIG_PORT: String(rigPort),
     EDDRIN_RIG_SPEED: String(RIG_SPEED),
     EDDRIN_RIG_TRUTH: join(data, 'rig-truth.json'),
   });
-  let said = '';
+  let [rigSaid, serverSaid] = ['', ''];
   rig.stdout?.on('data', (d) => {
-    said += d;
+    rigSaid += d;
   });
   const serve = async (): Promise<ChildProcess> => {
     const server = run(['scripts/serve.mjs', String(port)], {
@@ -45,8 +47,12 @@ export async function startApp(seed = process.env.EDDRIN_TEST_SEED as string): P
       EDDRIN_API_TOKEN: TOKEN,
       NODE_ENV: 'production',
       NEXT_TELEMETRY_DISABLED: '1',
+      ...env,
     });
-    await answers(`${origin}/sign-in`);
+    server.stdout?.on('data', (d) => {
+      serverSaid += d;
+    });
+    await answers(port);
     return server;
   };
   let server = await serve().catch(async (error) => {
@@ -56,7 +62,8 @@ export async function startApp(seed = process.env.EDDRIN_TEST_SEED as string): P
   return {
     origin,
     data,
-    rigSaid: () => said,
+    rigSaid: () => rigSaid,
+    said: () => serverSaid,
     kill: () => end(server, 'SIGKILL'),
     restart: async () => {
       server = await serve();
@@ -91,11 +98,18 @@ const freePort = (): Promise<number> =>
     });
   });
 
-/** Waits until an address answers. */
-const answers = async (url: string): Promise<void> => {
+/** Waits until somebody listens on a port. */
+const answers = async (port: number): Promise<void> => {
   for (const until = Date.now() + 60_000; Date.now() < until; await new Promise((r) => setTimeout(r, 50))) {
-    const response = await fetch(url).catch(() => undefined);
-    if (response !== undefined) return;
+    const open = await new Promise<boolean>((done) => {
+      const line = connect(port, 'localhost', () => {
+        // A line to a port that nobody listens on yet may be given that very port, and then reaches itself.
+        done(line.localPort !== port);
+        line.destroy();
+      });
+      line.once('error', () => done(false));
+    });
+    if (open) return;
   }
-  throw new Error(`${url} does not answer`);
+  throw new Error(`nobody listens on ${port}`);
 };

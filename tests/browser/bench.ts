@@ -1,5 +1,6 @@
 import type { Page } from 'puppeteer-core';
 import { expect } from 'vitest';
+import { PATIENCE_MS } from './browser';
 
 /** What has the focus, as a person would call it: its label, its words, or its title. Runs in the page. */
 const FOCUS = `(() => {
@@ -61,7 +62,7 @@ export class Keyboard {
 }
 
 /** Waits until the page shows a text. */
-export const shows = (page: Page, text: string | RegExp, timeout = 15_000): Promise<unknown> =>
+export const shows = (page: Page, text: string | RegExp, timeout = PATIENCE_MS): Promise<unknown> =>
   page
     .waitForFunction(
       (source: string, flags: string) => new RegExp(source, flags).test(document.body.innerText.replace(/\s+/g, ' ')),
@@ -76,7 +77,7 @@ export const shows = (page: Page, text: string | RegExp, timeout = 15_000): Prom
 
 /** Waits until the address is that of a unit's station, and its page hears keys and fingers. */
 export const isAt = async (page: Page, station: string): Promise<void> => {
-  await page.waitForFunction((s: string) => location.pathname.endsWith(`/${s}`), { timeout: 15_000 }, station);
+  await page.waitForFunction((s: string) => location.pathname.endsWith(`/${s}`), {}, station);
   await ready(page);
 };
 
@@ -87,7 +88,7 @@ export const isDone = (page: Page, station: string): Promise<unknown> =>
       document
         .querySelector(`nav[aria-label="Route"] a[aria-current][href$="/${s}"], nav[aria-label="Route"] a[href$="/${s}"]:not(.sr-only)`)
         ?.textContent?.endsWith('done'),
-    { timeout: 15_000 },
+    {},
     station,
   );
 
@@ -100,7 +101,10 @@ export const ready = async (page: Page): Promise<void> => {
 /** The part whose turn it is at close-up, as its heading says; empty once all are in. What was put in before is stored by then. */
 export const nowIn = async (page: Page): Promise<string> => {
   await page.waitForFunction(
-    () => document.querySelector('[data-testid="now"][aria-busy="false"]') !== null || document.body.innerText.includes('EVERYTHING IS IN'),
+    () =>
+      document.querySelector('[data-testid="now"][aria-busy="false"]') !== null ||
+      document.body.innerText.includes('EVERYTHING IS IN') ||
+      [...document.querySelectorAll('button')].some((b) => b.textContent === 'Closed up' && !b.disabled),
   );
   return page.evaluate(() => document.querySelector('[data-testid="now"] h2')?.textContent ?? '');
 };
@@ -113,4 +117,37 @@ export const putInUntil = async (page: Page, last: RegExp): Promise<void> => {
     else await page.$eval('[data-testid="now"] button.btn', (b) => (b as HTMLElement).click());
     await page.waitForFunction((h: string) => document.querySelector('[data-testid="now"] h2')?.textContent !== h, {}, now);
   }
+};
+
+/** What the vacuum gauge read, ten seconds apart, into one of a booster's cards; the hold is kept. @param at which card @param kPa as read */
+export const holdVacuum = async (page: Page, at: number, kPa: readonly number[]): Promise<void> => {
+  const card = (await page.$$('#station section:has(> h3)'))[at];
+  for (const [i, value] of kPa.entries()) {
+    const [seconds, vacuum] = (await card?.$$('form input')) ?? [];
+    for (const [field, text] of [
+      [seconds, String(i * 10)],
+      [vacuum, String(value)],
+    ] as const) {
+      await field?.click({ count: 3 });
+      await page.keyboard.type(text);
+    }
+    await page.keyboard.press('Enter');
+  }
+  await card?.$$eval('button', (all) => all.find((b) => b.textContent === 'Keep this hold')?.click());
+};
+
+/** The shield is shut and the button pressed, as soon as the page hears it. */
+export const startOnRig = async (page: Page, button = 'Pressurise and hold'): Promise<void> => {
+  await page.waitForFunction(
+    (text: string) => {
+      const wanted = [...document.querySelectorAll('button')].find((b) => b.textContent === text);
+      if (wanted?.disabled === false) return true;
+      document.querySelector<HTMLInputElement>('#station input[type="checkbox"]')?.click();
+      return false;
+    },
+    { polling: 200 },
+    button,
+  );
+  const found = await page.waitForSelector(`::-p-xpath(//button[normalize-space(.)="${button}" and not(@disabled)])`);
+  await found?.evaluate((b) => (b as HTMLElement).click());
 };

@@ -1,8 +1,11 @@
 import puppeteer, { type Browser, type Page } from 'puppeteer-core';
 
+/** How long anything is waited for, ms: a busy machine is no fault. What is held to a clock says so itself. */
+export const PATIENCE_MS = 60_000;
+
 /** Debian's Chromium, headless, with a fresh profile that goes when it closes. */
-export const openBrowser = (): Promise<Browser> =>
-  puppeteer.launch({
+export async function openBrowser(): Promise<Browser> {
+  const browser = await puppeteer.launch({
     executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
     args: [
       '--headless',
@@ -15,6 +18,9 @@ export const openBrowser = (): Promise<Browser> =>
       '--disable-sync',
     ],
   });
+  browser.on('targetcreated', (target) => void target.page().then((page) => page?.setDefaultTimeout(PATIENCE_MS)));
+  return browser;
+}
 
 /** Signs a person in on this page's browser context. */
 export async function signIn(page: Page, origin: string, personId: string, pin: string): Promise<void> {

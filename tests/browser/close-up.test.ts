@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, test } from 'vitest';
-import { isDone, putInUntil, ready, shows } from './bench';
+import { holdVacuum, isDone, putInUntil, ready, shows } from './bench';
 import { type AtWork, closeShop, openShopAs } from './hand';
 
 // A single master closed up and set by a technician who makes mistakes: each is caught, told and put right.
@@ -125,26 +125,11 @@ test('a booster is tried by hand: what leaks is told, with where to look', async
   await hand.press('passes its own way');
   await hand.press('Keep');
   await shows(page, 'The check valve holds one way and passes the other.');
-  const hold = async (at: number, kPa: readonly number[]): Promise<void> => {
-    const card = (await page.$$('#station section'))[at];
-    for (const [i, value] of kPa.entries()) {
-      const [seconds, vacuum] = (await card?.$$('form input')) ?? [];
-      for (const [field, text] of [
-        [seconds, String(i * 10)],
-        [vacuum, String(value)],
-      ] as const) {
-        await field?.click({ count: 3 });
-        await page.keyboard.type(text);
-      }
-      await page.keyboard.press('Enter');
-    }
-    await card?.$$eval('button', (all) => all.find((b) => b.textContent === 'Keep this hold')?.click());
-  };
-  await hold(1, [67, 66.5, 66]);
+  await holdVacuum(page, 1, [67, 66.5, 66]);
   await shows(page, 'It loses 0.8 kPa in 15 s, at most 3.3 kPa: it holds.');
-  await hold(2, [67, 60, 53]);
+  await holdVacuum(page, 2, [67, 60, 53]);
   await shows(page, 'It holds at rest and leaks when pressed: the diaphragm');
-  await hold(2, [67, 66, 65]);
+  await holdVacuum(page, 2, [67, 66, 65]);
   await shows(page, 'It holds both ways: diaphragm, seals and check valve are tight.');
   await hand.press('Proved by hand');
   await isDone(page, 'prove');

@@ -56,10 +56,16 @@ export class Hand {
     )) as ElementHandle<HTMLInputElement>;
 
   async fill(label: string, text: string): Promise<void> {
-    const input = await this.field(label);
-    await input.evaluate((e) => e.select?.());
-    await input.focus();
-    await this.page.keyboard.type(text);
+    const once = async (): Promise<void> => {
+      const input = await this.field(label);
+      await input.evaluate((e) => e.select?.());
+      await input.focus();
+      await this.page.keyboard.type(text);
+    };
+    // A page that a slow server could not bring up to date is loaded anew under one's fingers: then one types again.
+    await once().catch((error: Error) =>
+      /context was destroyed|does not belong to the document/.test(error.message) ? once() : Promise.reject(error),
+    );
   }
 
   download = async (path: string): Promise<string> =>

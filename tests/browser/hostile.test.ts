@@ -117,7 +117,7 @@ describe('what is written wrongly', () => {
   });
 });
 
-test('a while of requests made up from the doors’ own schemas finds no fault', async () => {
+test('a while of requests made up from the actions’ own schemas finds no fault', async () => {
   // A busy machine is slower than the second that a real one has.
   const args = ['--minutes', '0.4', '--seed', '7', '--slowest', '6000'];
   const fuzz = spawnNode(['--import', 'tsx', 'scripts/fuzz/main.ts', ...args], { EDDRIN_BUILD: '.next-test' });

@@ -28,14 +28,10 @@ test('a wrong tag is refused with why and everything typed stays; the right one 
   await (await hand.field('Family')).select('wheel-double');
   await hand.fill('Bore as cast or listed', '7/8');
   await hand.fill('Back again? Its old tag', 'SQ-9999');
-  await page.$eval('#promisedDate', (e) => {
-    const input = e as HTMLInputElement;
-    input.value = '2031-05-06';
-    input.dispatchEvent(new Event('input', { bubbles: true }));
-  });
+  await hand.fill('Promised for', '6.5.2031');
   await hand.press('Book in and give it a tag');
   await shows(page, 'There is no unit with the tag SQ-9999: leave it empty if it was not here before.');
-  expect(await page.$eval('#machine', (e) => (e as HTMLInputElement).value)).toBe('Quarry dumper, Brakkel 6');
+  expect(await (await hand.field('Machine')).evaluate((e) => e.value)).toBe('Quarry dumper, Brakkel 6');
   await hand.fill('Back again? Its old tag', old);
   await hand.press('Book in and give it a tag');
   await shows(page, /Booked in: SQ-\d+/);
@@ -52,7 +48,7 @@ test('what came back is counted by kit and lot, by how the bore was saved, by ru
   await page.goto(`${app.origin}/book`);
   await shows(page, /Came back: 4/);
   for (const head of ['By kit and lot', 'By how the bore was saved', 'By rules in force', 'By what was found']) await shows(page, head);
-  const sums = await page.$$eval('section table', (all) =>
+  const sums = await page.$$eval('table:has(caption)', (all) =>
     all.map((t) => [...t.querySelectorAll('td')].reduce((sum, td) => sum + Number(td.textContent), 0)),
   );
   expect(sums.slice(1)).toEqual([4, 4, 4]);

@@ -176,7 +176,7 @@ describe('a variant of a family', () => {
     await page.waitForFunction(() => /\/rules\/families\/[0-9a-f-]{36}$/.test(location.pathname));
     await shows(page, /Quay lever .* Change this variant/);
     await page.goto(`${app.origin}/book-in`);
-    expect(await page.$$eval('#family option', (all) => all.map((o) => o.textContent))).toContain('Quay lever');
+    expect(await page.$$eval('select[name="choice"] option', (all) => all.map((o) => o.textContent))).toContain('Quay lever');
   });
 });
 
@@ -200,10 +200,11 @@ describe('photos', () => {
     await page.focus('#part-piston button[aria-label="Open the photo piston"]');
     await page.keyboard.press('Enter');
     await page.waitForSelector('[role="dialog"] img');
-    await page.keyboard.press('+');
-    await shows(page, '150 %');
+    await page.waitForSelector('[role="dialog"] button[aria-label="Smaller"]:disabled');
+    await new Keyboard(page).push('Larger');
+    await page.waitForSelector('[role="dialog"] button[aria-label="Smaller"]:not(:disabled)');
     await new Keyboard(page).push('Side by side');
-    await page.waitForFunction(() => document.querySelectorAll('[role="dialog"] img').length === 2);
+    await page.waitForFunction(() => document.querySelectorAll('[role="dialog"] figure').length === 2);
     await page.keyboard.press('Escape');
     await page.waitForFunction(() => document.querySelector('[role="dialog"]') === null);
   });
@@ -230,7 +231,7 @@ describe('photos', () => {
     await upload('Photo of the circlip', png);
     await shows(page, 'No connection: 1 kept here, sent when it is back.');
     await page.setOfflineMode(false);
-    await page.waitForFunction(() => document.querySelectorAll('#part-circlip button img').length === 1, { timeout: 15_000 });
+    await page.waitForFunction(() => document.querySelectorAll('#part-circlip button img').length === 1);
   });
 
   /** The demo names its units as their tags are numbered. */

@@ -48,9 +48,13 @@ const faults = async (rule?: string): Promise<readonly string[]> => {
     .map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(' ')}`);
 };
 
-describe('the door', () => {
+describe('signing in', () => {
   test.each([
     '/',
+    '/day',
+    '/day?view=units',
+    '/day?view=what-if',
+    '/day/times',
     '/kits',
     '/kits/identify',
     '/kits/files',
@@ -61,6 +65,9 @@ describe('the door', () => {
     '/rig',
     '/book-in',
     '/find?q=1',
+    '/shop',
+    '/shop/people',
+    '/you',
     '/units/SQ-0012/prove',
   ])('%s leads nobody in', async (path) => {
     await page.goto(app.origin + path);
@@ -102,6 +109,10 @@ describe('every main view, in both themes', () => {
   const paths = [
     '/',
     '/book-in',
+    '/day',
+    '/day?view=units',
+    '/day?view=what-if',
+    '/day/times',
     '/kits',
     '/kits?of=fitments',
     '/kits/K-122',
@@ -126,6 +137,14 @@ describe('every main view, in both themes', () => {
     '/rules/programmes',
     '/rules/programmes/master-tandem',
     '/find?q=tug',
+    '/shop',
+    '/shop/people',
+    '/shop/people/joss-tarrow',
+    '/shop/backup',
+    '/shop/tokens',
+    '/shop/history',
+    '/shop/begin',
+    '/you',
   ];
   const stations = ['strip', 'clean', 'gauge', 'judge', 'hone', 'sleeve', 'kit', 'close-up', 'set', 'prove', 'release'];
   beforeAll(() => signIn(page, app.origin, 'maren-oreland', '180422'));

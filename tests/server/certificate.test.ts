@@ -120,7 +120,8 @@ describe('the address', () => {
   test('stands by a number with its own mark only, and by what is stored as it was', async () => {
     const { number, hash } = await fileOf(units[0] as string);
     expect(await verifyCertificate(shop.db, number, hash)).toMatchObject({ supersededBy: null, statement: { number } });
-    expect(await verifyCertificate(shop.db, number, `${hash.slice(0, -1)}0`)).toBeUndefined();
+    const another = hash.replace(/.$/, (last) => (last === '0' ? '1' : '0'));
+    expect(await verifyCertificate(shop.db, number, another)).toBeUndefined();
     expect(await verifyCertificate(shop.db, number + 1, hash)).toBeUndefined();
     expect(await verifyCertificate(shop.db, Number.NaN, hash)).toBeUndefined();
     const [row] = await shop.db.select().from(certificates).where(eq(certificates.number, number));

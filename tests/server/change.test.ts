@@ -139,10 +139,13 @@ describe('two people on one unit', () => {
       error: {
         code: 'stale',
         yours: { version: 1, what: 'wait-started' },
-        theirs: { version: 2, since: [{ by: 'Odo', at: theirs.at, what: 'wait-started', note: 'penetrant soak' }] },
+        theirs: {
+          version: 2,
+          since: [{ by: 'Odo', at: theirs.at, what: 'wait-started', note: 'penetrant soak', changes: ['wait penetrant soak: added'] }],
+        },
       },
     });
-    expect(clash.ok ? [] : saySaveError(clash.error)[0]).toMatch(/started from version 1, the unit is at 2/);
+    expect(clash.ok ? [] : saySaveError(clash.error)[0]).toMatch(/^Not saved \(wait started\): Odo changed it after you had looked/);
     expect((await shop.record(unitId)).timers.map((t) => t.label)).toEqual(['penetrant soak']);
     expect((await startWait(shop.db, { ...mine, version: 2 }, { label: 'approval', minutes: 60 })).ok).toBe(true);
   });
@@ -162,6 +165,10 @@ describe('two people on one unit', () => {
     await recordPart(shop.db, theirs, `${unitId}-left-boot`, boot);
     const clash = await recordPart(shop.db, mine, `${unitId}-left-boot`, { ...boot, condition: 'split' });
     expect(clash).toMatchObject({ ok: false, error: { code: 'stale' } });
+    // Who changed what to what.
+    expect(!clash.ok && clash.error.code === 'stale' && clash.error.theirs.since.map((s) => [s.by, s.changes])).toEqual([
+      ['Odo', ['left boot: found: nothing → present; as it came out: nothing → hard; fate: nothing → new one']],
+    ]);
     expect((await shop.record(unitId)).tray.find((p) => p.slotId === 'left-boot')?.condition).toBe('hard');
   });
 

@@ -70,6 +70,23 @@ describe('wet with what', () => {
   ])('%s with %o: %s', (slotId, more, words) => expect(wet(slotId, more)).toBe(words));
 });
 
+describe('what is referred to is there', () => {
+  test('a photo is named only where one was taken', () => {
+    const tray = tandem.tray.map((p) => (p.slotId === 'check-valves' ? { ...p, found: 'present' as const, fate: 'refitted' as const } : p));
+    const valves = tray.filter((p) => p.slotId === 'check-valves');
+    const withValves = { ...tandem, tray };
+    const todo = (photos: UnitRecord['photos']) =>
+      stepOf(withValves, closeUpSteps({ ...withValves, photos }, [], METRIC), 'check-valves').fitting.todo;
+    expect(todo([])).not.toMatch(/photo/);
+    const photo = { id: 'x', caption: '', at: 1, onKind: 'part', onId: valves[0]?.id ?? '', phase: 'out' } as const;
+    expect(todo([photo])).toMatch(/passes as the photo from stripping shows/);
+  });
+  test('what has no fluid is wetted with none', () => {
+    const dry = { ...tandem, family: { ...tandem.family, proof: 'by-hand' as const } };
+    for (const step of closeUpSteps(dry, [], METRIC)) expect(step.wetWith).not.toMatch(/fluid|DOT/);
+  });
+});
+
 describe('the way in', () => {
   test('a cup is told every edge between the mouth and its seat, in the person’s units', () => {
     expect(stepOf(tandem, steps, 'front-primary').passing).toMatch(
@@ -77,8 +94,12 @@ describe('the way in', () => {
     );
     const inches = closeUpSteps(tandem, [], IMPERIAL);
     expect(stepOf(tandem, inches, 'front-primary').passing).toMatch(/rear feed port at 1\.38 in/);
-    // Its lip follows: nothing has to be folded in.
-    expect(stepOf(tandem, steps, 'floating-rear').passing).toMatch(/^Past the clip groove/);
+    // It came out on its piston and goes in on it: the edges are met by both together.
+    expect(stepOf(tandem, steps, 'floating-rear').passing).toBeNull();
+    expect(stepOf(tandem, steps, 'floating-rear').fitting.todo).toMatch(
+      /^Work the floating rear cup onto the floating piston outside of the bore/,
+    );
+    expect(stepOf(tandem, steps, 'floating-piston').passing).toMatch(/^Past the clip groove/);
     expect(stepOf(tandem, steps, 'circlip').passing).toBeNull();
   });
 

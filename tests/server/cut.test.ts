@@ -9,7 +9,7 @@ import { lastCut } from '@/core/unit/last-cut';
 import { answerCustomer, askCustomer, sentMessages } from '@/db/customer/approval';
 import { logPass } from '@/db/hone/hone';
 import { historyOf } from '@/db/unit/history';
-import { boreMapSvg, profileSvg } from '@/ui/print/bore-svg';
+import { boreMapSvg, profileSvg } from '@/papers/bore-svg';
 import { openShop, type Shop, START } from './shop';
 
 let shop: Shop;

@@ -4,12 +4,12 @@ import { PART_KIND_NAMES } from '@/core/family/part-kind';
 import { identify } from '@/core/identify/identify';
 import { normalThread, THREADS } from '@/core/quantity/thread';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
-import { EnteredArticle, EnteredFitment } from '@/core/store/article-door';
+import { EnteredArticle, EnteredFitment } from '@/core/store/article-schema';
 import { FITMENTS } from '../../demo/fitments';
 import { asArticle, KITS } from '../../demo/kits';
 import { sundries } from '../../demo/sundries';
 
-// The made-up store holds together: what is named exists, and every door would take it.
+// The made-up store holds together: what is named exists, and every schema would take it.
 
 const NOW = Date.UTC(2026, 5, 1);
 const kits = KITS.map((k) => asArticle(k, NOW));
@@ -22,7 +22,7 @@ describe('the demo’s store', () => {
     expect(numbers.every((n) => /^[KS]-\d{3}$/.test(n))).toBe(true);
   });
 
-  test('every article and fitment would be taken at the door', () => {
+  test('every article and fitment would be taken', () => {
     for (const [{ reorderAt: _, ...article }] of [...kits, ...drawers])
       expect(EnteredArticle.safeParse(article).error?.issues ?? []).toEqual([]);
     for (const fitment of FITMENTS) expect(EnteredFitment.safeParse(fitment).error?.issues ?? []).toEqual([]);

@@ -98,6 +98,26 @@ describe('its command', () => {
   });
 });
 
+test('npm start opens no demo, and takes its settings from the environment', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'eddrin-'));
+  writeFileSync(join(folder, 'demo-pins.json'), '{}');
+  const start = (env: Readonly<Record<string, string>>, ...args: readonly string[]) =>
+    spawnSync(process.execPath, ['scripts/start.mjs', ...args], { encoding: 'utf8', env: { ...process.env, ...env } });
+  expect(start({ EDDRIN_DATA: folder })).toMatchObject({
+    status: 1,
+    stderr: expect.stringContaining('holds the demo. A shop has a folder of its own'),
+  });
+  expect(start({ EDDRIN_DATA: `${folder}/a` }, '--port', '1')).toMatchObject({
+    status: 1,
+    stderr: expect.stringContaining('Not understood: --port 1'),
+  });
+  expect(start({ EDDRIN_DATA: `${folder}/a`, EDDRIN_PORT: 'x' })).toMatchObject({
+    status: 1,
+    stderr: expect.stringContaining('EDDRIN_PORT takes a number'),
+  });
+  rmSync(folder, { recursive: true });
+});
+
 describe('the stand-in rig', () => {
   test('stops cleanly when it is told to', async () => {
     const rig = spawnNode(['--import', 'tsx', 'devices/rig/server.ts'], { EDDRIN_RIG_PORT: '0' });

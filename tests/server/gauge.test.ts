@@ -25,10 +25,26 @@ const gauge = async (unitId: string, person: (typeof PEOPLE)[keyof typeof PEOPLE
   return result.ok ? 'saved' : result.error.code === 'refused' ? result.error.reasons : result.error.code;
 };
 
+describe('a reading that cannot be', () => {
+  test('far from the listed bore, or outside what the gauge measures, is refused with what to do', async () => {
+    const unitId = await shop.at('gauge');
+    const slip = (diaMm: number) => gauge(unitId, PEOPLE.tech, { readings: [...readings, { xMm: 30, clockDeg: 0, diaMm }] });
+    for (const diaMm of [2.223, 12.22, 25.23])
+      expect(await slip(diaMm)).toEqual([
+        `${diaMm.toFixed(3)} mm is far from the listed bore of 22.225: read it again; if the list is wrong, it is corrected at Book in.`,
+      ]);
+    await addInstrument(shop.db, { id: 'three', name: 'Three-point', fromMm: 22, toMm: 22.2 }, START);
+    expect(await gauge(unitId, PEOPLE.lead, { instrumentId: 'three', override: 'no other here' })).toEqual([
+      '22.230 mm is outside what Three-point measures, 22 to 22.2 mm: take another gauge.',
+    ]);
+    await retireInstrument(shop.db, 'three', START);
+  });
+});
+
 describe('a gauge on record', () => {
   test('is named, checked on its ring, and refused when that is overdue or off; a lead may pass over it', async () => {
     const unitId = await shop.at('gauge');
-    const dial = { id: gaugeId, name: 'Dial bore gauge 1' };
+    const dial = { id: gaugeId, name: 'Dial bore gauge 1', fromMm: 18, toMm: 35 };
     expect([await addInstrument(shop.db, dial, START), await addInstrument(shop.db, dial, START)]).toEqual([true, true]);
     expect(await addInstrument(shop.db, { ...dial, id: 'another' }, START)).toBe(false);
     expect(await gauge(unitId, PEOPLE.tech, {})).toEqual(['Say which gauge it was.']);
@@ -127,14 +143,26 @@ describe('a maker’s limit', () => {
 test('a photo is laid under the map only if it is the unit’s own, and taken away again', async () => {
   const unitId = await shop.at('judge');
   const points = [0, 1, 2, 3].map((i) => ({ u: i / 4, v: i / 4, xMm: i, clockDeg: i }));
+  const wall = { kind: 'wall', points } as const;
   const change = () => shop.change(unitId, 'photo-laid');
-  expect((await layPhoto(shop.db, await change(), { photoId: 'another’s', points })).ok).toBe(false);
+  expect((await layPhoto(shop.db, await change(), { photoId: 'another’s', lies: wall })).ok).toBe(false);
   const taken = await shop.change(unitId, 'photo-added');
   const bytes = await drawPhoto('bore', seeded(1));
   await addPhoto(shop.db, taken, { caption: '', bytes, on: { kind: 'unit', id: unitId }, phase: 'out' });
   const photoId = taken.eventId;
-  await layPhoto(shop.db, await change(), { photoId, points });
-  expect((await shop.record(unitId)).underlay).toMatchObject({ photoId, points });
+  await layPhoto(shop.db, await change(), { photoId, lies: wall });
+  expect((await shop.record(unitId)).underlays[0]).toMatchObject({ photoId, lies: wall });
+  const ring = { u: 0.5, v: 0.4, ru: 0.3, rv: 0.31 };
+  const down = {
+    kind: 'down-bore',
+    from: 'open-end',
+    mouth: ring,
+    deep: { ...ring, ru: 0.1, rv: 0.1 },
+    deepMm: 40,
+    twelveDeg: -20,
+  } as const;
+  await layPhoto(shop.db, await change(), { photoId, lies: down });
+  expect((await shop.record(unitId)).underlays[0]?.lies).toEqual(down);
   await layPhoto(shop.db, await change(), null);
-  expect((await shop.record(unitId)).underlay).toBeNull();
+  expect((await shop.record(unitId)).underlays[0]).toBeUndefined();
 });

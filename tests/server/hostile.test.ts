@@ -43,6 +43,7 @@ const MARK: MarkRecord = {
   clock1Deg: 20,
   cleaned: true,
   note: '',
+  seenAt: null,
 };
 const judged = async (unitId: string, verdictId: string, marks: readonly MarkRecord[]) =>
   saveJudgement(shop.db, await shop.change(unitId, 'judged'), { verdictId, marks, school: null, wallMm: null });
@@ -128,7 +129,7 @@ describe('a number that was used before', () => {
 describe('a number of the store or of a gauge that another took', () => {
   const TAKEN = ['That number belongs to another change: load the page anew and do it again.'];
   const by = (id: string, person: Person = PEOPLE.counter) => ({ id, person, at: START });
-  const delivery = { articleId: 'art-K-160', lot: 'H1', qty: 5, expiresAt: null, orderId: null };
+  const delivery = { articleId: 'art-K-160', lot: 'H1', qty: 5, expiresAt: START + 9e10, orderId: null };
 
   test('says nothing of another delivery, count or order', async () => {
     const first = await receive(shop.db, by('h-1'), delivery);
@@ -157,7 +158,7 @@ describe('a number of the store or of a gauge that another took', () => {
   });
 
   test('nor of another ring check; what is not there is not changed', async () => {
-    await addInstrument(shop.db, { id: 'h-gauge', name: 'H' }, START);
+    await addInstrument(shop.db, { id: 'h-gauge', name: 'H', fromMm: null, toMm: null }, START);
     const check = { checkId: 'h-4', instrumentId: 'h-gauge', ringMm: 20, readMm: 20.001 };
     expect([await checkRing(shop.db, PEOPLE.tech, START, check), await checkRing(shop.db, PEOPLE.tech, START, check)]).toEqual([
       true,

@@ -6,14 +6,12 @@ import { afterAll, beforeAll, expect, test } from 'vitest';
 import { changesIn } from '@/db/engine/event-payload';
 import { timers, unitEvents, units } from '@/db/tables';
 import { spawnNode } from '../children';
+import { startFar } from './far';
 import { openShop, type Shop } from './shop';
 
-const KILLS = 50;
 // Bundled once, beside the packages that it imports: starting it from its sources takes four times as long, fifty times.
 const SAVER = join('node_modules', '.cache', `saver-${process.pid}.mjs`);
-let shop: Shop;
 beforeAll(async () => {
-  shop = await openShop();
   await build({
     entryPoints: ['tests/server/saver.ts'],
     bundle: true,
@@ -39,14 +37,27 @@ const saveUntilKilled = (unitId: string, run: number): Promise<readonly string[]
     child.on('close', () => resolve(said.split('\n').slice(0, -1)));
   });
 
-test(`${KILLS} kills in the middle of saving: nothing acknowledged is missing, nothing is half there`, async () => {
+test('50 kills in the middle of saving to a file: nothing acknowledged is missing, nothing is half there', async () => {
+  await killInSaving(await openShop(), 50);
+}, 240_000);
+
+test('8 kills in the middle of saving to a server: what each had begun is undone, and the others go on', async () => {
+  const far = await startFar({ EDDRIN_LIBSQL_IDLE_MS: '3000' });
+  try {
+    await killInSaving(await openShop(far.url), 8);
+  } finally {
+    far.stop();
+  }
+}, 240_000);
+
+const killInSaving = async (shop: Shop, kills: number): Promise<void> => {
   const unitId = await shop.book();
   const acknowledged: string[] = [];
-  for (let run = 0; run < KILLS; run += 2)
+  for (let run = 0; run < kills; run += 2)
     acknowledged.push(...(await Promise.all([saveUntilKilled(unitId, run), saveUntilKilled(unitId, run + 1)])).flat());
   const events = await shop.db.select().from(unitEvents).where(eq(unitEvents.unitId, unitId)).orderBy(unitEvents.version);
   const ids = new Set(events.map((e) => e.id));
-  expect(acknowledged.length).toBeGreaterThan(KILLS);
+  expect(acknowledged.length).toBeGreaterThan(kills);
   expect(acknowledged.filter((id) => !ids.has(id))).toEqual([]);
   // Versions without a gap, the unit at the last of them, and for every event its row.
   expect(events.map((e) => e.version)).toEqual(events.map((_, i) => i + 1));
@@ -55,4 +66,4 @@ test(`${KILLS} kills in the middle of saving: nothing acknowledged is missing, n
   const told = events.flatMap((e) => changesIn(e.payload).flatMap((c) => (c.table === 'timers' ? [c.id] : [])));
   expect(told.filter((id) => !rows.has(id))).toEqual([]);
   expect(rows.size).toBe(told.length);
-}, 240_000);
+};

@@ -20,7 +20,7 @@ describe('a calculation in the pool', () => {
     const start = performance.now();
     const written = await inPool('write-csv', { what: 'stock', rows: [{ number: 'K-1', lot: 'A', qty: 3, expires: '' }] });
     expect(written).toEqual({ ok: true, value: 'number,lot,qty,expires\r\nK-1,A,3,\r\n' });
-    expect(performance.now() - start).toBeLessThan(1000);
+    expect(performance.now() - start).toBeLessThan(5000);
     const cut = await endless;
     delay.disable();
     expect(cut).toEqual({ ok: false, error: 'too long' });

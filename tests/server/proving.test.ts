@@ -11,12 +11,12 @@ import { usualSteps } from '@/core/prove/programme/usual';
 import type { RigSample } from '@/core/prove/rig-sample';
 import { travellerOf } from '@/core/release/traveller';
 import type { Result } from '@/core/result';
-import type { TrayPart } from '@/core/strip/tray-door';
+import type { TrayPart } from '@/core/strip/tray-schema';
 import { factsOf, shortOf } from '@/core/unit/facts-of';
 import { keptBarOf, nextStep, provingOf, stepsFor } from '@/core/unit/proving';
 import { stationPicture } from '@/core/unit/station-picture';
+import { unitOfTag } from '@/db/engine/cached-units';
 import type { ChangeError } from '@/db/engine/change-unit';
-import { unitOfTag } from '@/db/engine/kept-units';
 import { putBack, spoilPiece } from '@/db/kit/kit';
 import { setAside } from '@/db/kit/take';
 import { programmeInForce } from '@/db/prove/programmes';
@@ -78,9 +78,9 @@ describe('step by step', () => {
     const unitId = await shop.at('prove', tandem);
     expect(nextStep(provingOf(await shop.record(unitId)))?.step.id).toBe('low-hold');
     expect(await stands(unitId)).toMatchObject({ 'dry-stroke': 'pass', 'low-hold': 'open', port: 'open', weep: 'open' });
-    expect(stationPicture(await shop.record(unitId), 'prove')).toEqual({ marked: [], pressed: [] });
+    expect(stationPicture(await shop.record(unitId), 'prove')).toEqual({ marked: [], pressed: null });
     const picture = stationPicture(await shop.record(unitId), 'prove', 'hold-rear');
-    expect(picture.pressed.map((c) => c.x1Mm > c.x0Mm)).toEqual([true]);
+    expect(picture.pressed).toBe('rear');
     await shop.worker(unitId).prove(SOUND);
     expect(Object.values(await stands(unitId)).filter((s) => s === 'open').length).toBe(5);
     expect((await shop.record(unitId)).unit.station).toBe('release');
@@ -325,7 +325,7 @@ test('the traveller: route, tray and programme as they stand, with boxes for wha
     tick: 'done',
     text: expect.stringMatching(/lip to the open end/),
   });
-  expect(t.proving.map((r) => r.tick)).toEqual(['done', ...Array.from({ length: 9 }, () => 'open')]);
+  expect(t.proving.map((r) => r.tick)).toEqual(['done', ...Array.from({ length: 10 }, () => 'open')]);
   const early = travellerOf(await shop.record(await shop.book()));
   expect([early.tray.every((r) => r.tick === 'open'), early.lines.some((l) => l.startsWith('Bore'))]).toEqual([true, false]);
 });

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { beforeAll, describe, expect, test } from 'vitest';
-import { findUnits, leftUnits, onTheRack } from '@/db/rack/rack';
+import { BOOK_SORTS, findUnits, leftUnits, onTheRack } from '@/db/rack/rack';
 import { leave } from '@/db/unit/sign-off';
 import { openShop, PEOPLE, type Shop, START } from './shop';
 
@@ -40,16 +40,20 @@ describe('the rack', () => {
       const unitId = await shop.book();
       await leave(shop.db, { ...(await shop.change(unitId, 'exited', PEOPLE.lead)), at: START + 1e9 }, 'returned');
     }
-    const all = (await leftUnits(shop.db, null, 100)).units.map((u) => u.id);
-    const paged: string[] = [];
-    for (let behind: Parameters<typeof leftUnits>[1] = null; ; ) {
-      const { units } = await leftUnits(shop.db, behind, 2);
-      paged.push(...units.map((u) => u.id));
-      const last = units.at(-1);
-      if (last === undefined) break;
-      behind = { exitAt: last.exitAt as number, tagNo: last.tagNo };
+    for (const sort of BOOK_SORTS.flatMap((by) => (['up', 'down'] as const).map((way) => ({ by, way })))) {
+      const { units: all, inAll } = await leftUnits(shop.db, null, 100, sort);
+      const keys = all.map((u) => (sort.by === 'tag' ? u.tagNo : (u.exitAt as number) * 1e4 + u.tagNo));
+      expect(keys).toEqual(keys.toSorted((a, b) => (sort.way === 'up' ? a - b : b - a)));
+      const paged: string[] = [];
+      for (let behind: Parameters<typeof leftUnits>[1] = null; ; ) {
+        const { units } = await leftUnits(shop.db, behind, 2, sort);
+        paged.push(...units.map((u) => u.id));
+        const last = units.at(-1);
+        if (last === undefined) break;
+        behind = { exitAt: last.exitAt as number, tagNo: last.tagNo };
+      }
+      expect([paged, new Set(paged).size]).toEqual([all.map((u) => u.id), inAll]);
     }
-    expect([paged, new Set(paged).size]).toEqual([all, (await leftUnits(shop.db, null, 1)).inAll]);
   });
 });
 

@@ -341,7 +341,7 @@ describe('a rig that misbehaves', () => {
     const started = Date.now();
     const run = await runToEnd(new RigKeeper());
     expect([run.state, run.because, run.samples.length]).toEqual(['broken', 'samples stopped', 1]);
-    expect(Date.now() - started).toBeLessThan(5000);
+    expect(Date.now() - started).toBeLessThan(15_000);
     await expect.poll(commands).toContain('release');
   });
 

@@ -1,6 +1,6 @@
 import { beforeAll, expect, test } from 'vitest';
 import { judgedOtherwise } from '@/core/judge/judged-otherwise';
-import { EditedRulesDoor } from '@/core/rules/rule-door';
+import { EditedRulesSchema } from '@/core/rules/rule-schema';
 import { RULE_NAMES, RULES, STANDARD_RULES } from '@/core/rules/rule-set';
 import { currentVerdict } from '@/core/unit/facts-of';
 import { judgedCases, rulesInForce, ruleVersions, saveRules } from '@/db/rules/rules';
@@ -60,7 +60,7 @@ test('of two who edit the same version the second is told, and nothing of theirs
 test('what is out of range, no number, missing or no window is refused, all of it at once', () => {
   const wrong = { ...STANDARD_RULES, laneMarginMm: -1, toleratedSweptUm: 'five', ovalityLimitMm: null, windowMinMm: 2 };
   const paths = (rules: object) => {
-    const read = EditedRulesDoor.safeParse(rules);
+    const read = EditedRulesSchema.safeParse(rules);
     return read.success ? [] : read.error.issues.map((i) => i.path.join('.')).sort();
   };
   expect(paths(wrong)).toEqual(['laneMarginMm', 'ovalityLimitMm', 'toleratedSweptUm']);

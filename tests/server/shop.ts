@@ -36,10 +36,10 @@ export const ownFolder = (): string => {
   return folder;
 };
 
-/** A shop with its people, rules and the demo's kits, in a real database in a file. */
-export async function openShop(): Promise<Shop> {
+/** A shop with its people, rules and the demo's kits, in a real database. @param where a file of its folder, or the address of a server */
+export async function openShop(where = 'shop.db'): Promise<Shop> {
   const folder = ownFolder();
-  process.env.DATABASE_URL = `file:${join(folder, 'shop.db')}`;
+  process.env.DATABASE_URL = where.includes('://') ? where : `file:${join(folder, where)}`;
   const db = await theDb();
   await migrateDb(db);
   for (const person of Object.values(PEOPLE)) await addPerson(db, { ...person, pin: PINS[person.id] as string }, START);
@@ -67,10 +67,10 @@ export class Shop {
   ) {}
 
   /** Books a unit in, as the counter does. */
-  async book(more: Partial<BookIn> = {}): Promise<string> {
+  async book(more: Partial<BookIn> = {}, person: Person = PEOPLE.counter): Promise<string> {
     serial += 1;
     const unitId = more.unitId ?? `unit-${serial}`;
-    await bookIn(this.db, PEOPLE.counter, START, {
+    await bookIn(this.db, person, START, {
       unitId,
       customer: 'Aldwater Orchards',
       phone: '014',
@@ -88,7 +88,7 @@ export class Shop {
     return unitId;
   }
 
-  /** Books a unit in and works it up to a station by the doors that the screens use. */
+  /** Books a unit in and works it up to a station by the same actions that the screens use. */
   async at(station: WorkedTo, more: Partial<BookIn> = {}): Promise<string> {
     const unitId = await this.book(more);
     const work = this.worker(unitId);
@@ -104,7 +104,7 @@ export class Shop {
     return unitId;
   }
 
-  /** Someone who works a unit along, by the doors that the screens use. */
+  /** Someone who works a unit along, by the same actions that the screens use. */
   worker(unitId: string): Work {
     const work = this.workers.get(unitId) ?? new Work(this.db, unitId, START, seeded(7), { bench: PEOPLE.tech, lead: PEOPLE.lead });
     this.workers.set(unitId, work);

@@ -1,10 +1,14 @@
 import { beforeAll, describe, expect, test } from 'vitest';
+import type { MarkRecord } from '@/core/judge/mark-record';
+import type { Person } from '@/core/people/role';
 import { may } from '@/core/people/role';
 import type { Run } from '@/core/prove/run';
 import type { Result } from '@/core/result';
 import type { STATIONS } from '@/core/station';
+import type { PartNews } from '@/core/strip/part-news';
 import { routeOfUnit } from '@/core/unit/facts-of';
 import { undoable } from '@/core/unit/history';
+import { judgeInputOf } from '@/core/unit/judge-input';
 import { answerCustomer, askCustomer, sentMessages } from '@/db/customer/approval';
 import type { ChangeError } from '@/db/engine/change-unit';
 import { saveGauging } from '@/db/gauge/gauging';
@@ -59,13 +63,38 @@ describe('strip', () => {
     expect(step?.unmet[0]).toMatch(/Not yet recorded/);
   });
 
-  test('the largest piston is the unit’s: the limit rests on it', async () => {
+  test('one number is put right by a lead after the sign-off, while nothing rests on it', async () => {
+    const unitId = await at('kit');
+    const tell = async (slot: string, news: PartNews, person: Person = PEOPLE.lead) => {
+      const part = (await shop.record(unitId)).tray.find((p) => p.slotId === slot);
+      const result = await recordPart(shop.db, await shop.change(unitId, 'part-recorded', person), part?.id ?? '', news);
+      return result.ok ? [] : reasons(result);
+    };
+    expect(await tell('expander', { dims: { freeMm: 21 } }, PEOPLE.tech)).toEqual([expect.stringMatching(/signed off/)]);
+    expect(await tell('expander', { dims: { freeMm: 21 }, note: 'read off the drawing' })).toEqual([]);
+    expect((await shop.record(unitId)).unit.station).toBe('kit');
+    expect(await tell('left-piston', { dims: { diaMm: 22.1 } })).toEqual([
+      'The judgement of the bore rests on the diameter of the left piston: a lead reopens Strip, and it is judged again.',
+    ]);
+    expect(await tell('left-boot', { fate: 'binned' })).toEqual(['Strip is signed off: a lead reopens it for that.']);
+  });
+
+  test('each piston counts where it runs; the thinner one is the unit’s', async () => {
     const unitId = await shop.book();
     const measure = async (slot: string, diaMm: number) =>
       recordPart(shop.db, await shop.change(unitId, 'part-recorded'), `${unitId}-${slot}`, { dims: { diaMm } });
     await measure('left-piston', 22.17);
     await measure('right-piston', 22.16);
-    expect((await shop.record(unitId)).unit.pistonDiaMm).toBe(22.17);
+    const record = await shop.record(unitId);
+    expect(record.unit.pistonDiaMm).toBe(22.16);
+    const gauged = { ...record, tray: record.tray.map((p) => ({ ...p, found: 'present' as const })) };
+    const seals = judgeInputOf(gauged, { marks: [], school: null, wallMm: null })?.seals;
+    expect(seals?.map((s) => [s.id, s.pistonDiaMm])).toEqual([
+      ['left-cup', 22.17],
+      ['right-cup', 22.16],
+    ]);
+    await measure('left-piston', 22.15);
+    expect((await shop.record(unitId)).unit.pistonDiaMm).toBe(22.15);
   });
 
   test('once signed off its rows are closed', async () => {
@@ -125,6 +154,7 @@ describe('gauge and judge', () => {
       clock1Deg: 176,
       cleaned: true,
       note: '',
+      seenAt: null,
       ...more,
     }) as const;
 
@@ -150,7 +180,7 @@ describe('gauge and judge', () => {
     const unitId = await at('judge');
     await saveJudgement(shop.db, await shop.change(unitId, 'judged'), judgement('v4', [mark('m1', { kind: 'crack' })]));
     expect(reasons(await signOff(shop.db, await shop.change(unitId, 'signed-off'), done('judge')))).toEqual([
-      'The body cannot be saved: scrap it or return it as it is.',
+      'The body cannot be saved: scrap it or hand it back unrepaired.',
     ]);
     await leave(shop.db, await shop.change(unitId, 'exited', PEOPLE.lead), 'scrapped');
     expect((await shop.record(unitId)).unit.exit).toBe('scrapped');
@@ -169,6 +199,31 @@ describe('gauge and judge', () => {
     expect(await stationOf(unitId)).toBe('kit');
   });
 
+  test('a mark of before a cut is undecided until somebody has looked again: still there and how deep, or gone', async () => {
+    const unitId = await at('judge');
+    const judged = async (id: string, marks: readonly MarkRecord[]) => {
+      await saveJudgement(shop.db, await shop.change(unitId, 'judged'), judgement(id, marks));
+      return (await shop.record(unitId)).verdicts.at(-1)?.answer;
+    };
+    const pit = mark('m1', { depthUm: 12 });
+    await judged('seen-1', [pit]);
+    await boreCut(shop.db, await shop.change(unitId, 'bore-changed'), 'to size');
+    await shop.worker(unitId).gauge('sound', 0.03);
+    const [stored] = (await shop.record(unitId)).marks;
+    const again = await judged('seen-2', [{ ...stored, depthUm: 12 } as MarkRecord]);
+    // Half of the 0.03 mm that came off the diameter is more than the 12 µm that it was deep.
+    expect([again?.outcome, again?.toDo[0]?.what, again?.toDo[0]?.text]).toEqual([
+      'undecided',
+      'look-again',
+      'Look at mark m1 again: it was measured before the bore was cut, and should be gone.',
+    ]);
+    expect((await shop.record(unitId)).marks[0]?.seenAt).toBe(stored?.seenAt);
+    expect((await judged('seen-3', [{ ...stored, depthUm: 1, depthUncertaintyUm: 0.5, seenAt: null } as MarkRecord]))?.outcome).toBe(
+      'polish',
+    );
+    expect((await shop.record(unitId)).marks[0]?.seenAt).toBeGreaterThan(stored?.seenAt ?? Infinity);
+  });
+
   test('without a piston diameter nothing can be judged', async () => {
     const unitId = await shop.book();
     const override = { ...done('strip'), override: 'pistons lost' };
@@ -177,7 +232,7 @@ describe('gauge and judge', () => {
     await work.clean();
     await work.gauge();
     const why = reasons(await saveJudgement(shop.db, await shop.change(unitId, 'judged'), judgement('v8')));
-    expect(why).toEqual(['The piston has not been measured: record its diameter at Strip.']);
+    expect(why).toEqual(['Not every piston has been measured: record its diameter at Strip.']);
   });
 
   test('a sleeve changes what the bore is made of', async () => {
@@ -200,6 +255,12 @@ describe('gauge and judge', () => {
     expect(reasons(await sendOut(shop.db, await shop.change(unitId, 'sent-out'), { ...sent, wallMm: 2.5 }))).toEqual([
       'The wall of 2.5 mm is thinner than the 3 mm that a sleeve needs.',
     ]);
+    expect(reasons(await sendOut(shop.db, await shop.change(unitId, 'sent-out'), { ...sent, promisedAt: promisedAt + 1 }))[0]).toMatch(
+      /^It would be back after it is promised to the customer/,
+    );
+    expect(reasons(await sendOut(shop.db, await shop.change(unitId, 'sent-out'), { ...sent, promisedAt: START - 1 }))).toEqual([
+      'It cannot have been promised back in the past.',
+    ]);
     await sendOut(shop.db, await shop.change(unitId, 'sent-out'), sent);
     const [answer, sleeve] = (await shop.record(unitId)).timers;
     expect([answer?.label, answer?.doneAt === null]).toEqual(['answer from Aldwater Orchards', false]);
@@ -209,6 +270,8 @@ describe('gauge and judge', () => {
     const back = await shop.record(unitId);
     expect([back.unit.station, back.sleevings[0]?.backAt === null, back.timers[1]?.doneAt === null]).toEqual(['gauge', false, false]);
     expect((await shop.record(unitId)).unit.material).toBe('sleeve-brass');
+    // The pit was in the metal that is gone.
+    expect(back.marks).toEqual([]);
   });
 });
 
@@ -429,6 +492,7 @@ test('a clock that is set back puts nothing before what was done already', async
     depthUm: 12,
     cleaned: true,
     note: '',
+    seenAt: null,
   } as const;
   await saveJudgement(shop.db, await change('judged'), { verdictId: `${unitId}-v`, marks: [pit], school: null, wallMm: null });
   await boreCut(shop.db, await change('bore-changed'), '');

@@ -21,7 +21,7 @@ describe('at one shelf', () => {
     const before = await stockOf('K-104');
     const deliveries = Array.from({ length: 20 }, (_, i) => ({
       change: { id: `d-${i}`, person: PEOPLE.counter, at: START + i },
-      what: { articleId: 'art-K-104', lot: `N${i % 4}`, qty: 2, expiresAt: null, orderId: null },
+      what: { articleId: 'art-K-104', lot: `N${i % 4}`, qty: 2, expiresAt: START + 9e10, orderId: null },
     }));
     const sent = [...deliveries, ...deliveries];
     const results = await Promise.all(sent.map(({ change, what }) => receive(shop.db, change, what)));

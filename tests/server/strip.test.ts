@@ -2,17 +2,20 @@ import { beforeAll, describe, expect, test } from 'vitest';
 import { masterSingle } from '@/core/family/anatomy/master-single';
 import { familyFaults } from '@/core/family/check-family';
 import { FAMILIES } from '@/core/family/families';
-import { VariantDoor } from '@/core/family/variant-door';
+import { partFacing } from '@/core/family/family';
+import { VariantSchema } from '@/core/family/variant-schema';
 import type { Result } from '@/core/result';
 import { whyNotDone } from '@/core/route/why-not';
 import { guideFor } from '@/core/strip/guide';
+import { perhapsNone, toBeLookedAt } from '@/core/strip/tray';
+import type { TrayPart } from '@/core/strip/tray-schema';
 import { factsOf, routeOfUnit } from '@/core/unit/facts-of';
 import type { SaveError } from '@/core/unit/save-error';
 import { causeModel, find, finishedUnits, saveCauseModel } from '@/db/book-in/findings';
 import { type NewTreatment, treat } from '@/db/clean/treatments';
 import { currentVariants, saveVariant, variantById } from '@/db/family/variants';
 import { tellStep } from '@/db/strip/guide';
-import { addPart, dropPart, recordPart } from '@/db/strip/tray';
+import { addPart, dropPart, recordPart, recordRest } from '@/db/strip/tray';
 import { calendarOf, calendarOwner, newCalendarKey } from '@/db/unit/calendar';
 import { leave, signOff } from '@/db/unit/sign-off';
 import { undoLast } from '@/db/unit/undo';
@@ -74,7 +77,7 @@ describe('the strip guide', () => {
   test('all of it done, every part is out', async () => {
     const unitId = await shop.book({ family: 'master-valve', nominalMm: 19.05 });
     const { family, tray } = await shop.record(unitId);
-    for (const step of guideFor(family, tray)) expect((await tell(unitId, step.id)).ok).toBe(true);
+    for (const step of guideFor(family, tray, [])) expect((await tell(unitId, step.id)).ok).toBe(true);
     expect((await shop.record(unitId)).tray.every((p) => p.found === 'present')).toBe(true);
     expect(reasons(await tell(unitId, 'no-such-step'))).toEqual(['There is no such step in this unit’s guide.']);
   });
@@ -210,7 +213,7 @@ describe('what comes in beside the cylinders', () => {
 
 describe('variants of a family', () => {
   const variant = (label: string, drop: string) =>
-    VariantDoor.parse({
+    VariantSchema.parse({
       base: 'master-single',
       label,
       slots: masterSingle.slots.filter((s) => s.id !== drop),
@@ -316,4 +319,38 @@ describe('waits', () => {
     expect((await calendarOf(shop.db, 'lena')).filter((e) => e.alarm)).toEqual([]);
     expect(mine.find((e) => e.id === `due-${unitId}`)?.text).toBe('Tram works car, Aldwater Orchards');
   });
+});
+
+test('what is left is said in one word; a part that may not be there is another, and nobody’s word is written over', async () => {
+  const unitId = await shop.book({ family: 'master-tandem', nominalMm: 22.225 });
+  const { tray, family } = await shop.record(unitId);
+  const [turned, ...others] = tray.filter((p) => p.kind === 'cup');
+  const wrongWay = partFacing(family, turned as TrayPart) === 'open' ? 'blind' : 'open';
+  const seen = { found: 'present', condition: 'hard', fate: 'replaced', faces: wrongWay } as const;
+  await recordPart(shop.db, await shop.change(unitId, 'part-recorded'), turned?.id ?? '', seen);
+  const open = toBeLookedAt(family, (await shop.record(unitId)).tray);
+  const none = perhapsNone(family, tray);
+  expect([open.map((p) => p.id).includes(turned?.id ?? ''), none.map((p) => p.name)]).toEqual([
+    false,
+    ['reservoir roll pins', 'outlet check valves'],
+  ]);
+  const say = async (parts: readonly TrayPart[], as: 'usual' | 'none') =>
+    recordRest(
+      shop.db,
+      await shop.change(unitId, 'part-recorded'),
+      parts.map((p) => p.id),
+      as,
+    );
+  expect([(await say([...open, turned as TrayPart], 'usual')).ok, (await say(open, 'none')).ok]).toEqual([false, false]);
+  expect([(await say(open, 'usual')).ok, (await say(none, 'none')).ok]).toEqual([true, true]);
+  const after = (await shop.record(unitId)).tray;
+  const of = (id: string | undefined) => after.find((p) => p.id === id);
+  expect(of(turned?.id)).toMatchObject({ condition: 'hard', faces: wrongWay });
+  // Rubber is said to be worn, and its lip to be right.
+  for (const cup of others) expect(of(cup.id)).toMatchObject({ condition: 'worn', fate: 'replaced', faces: partFacing(family, cup) });
+  expect(after.filter((p) => p.kind === 'piston').map((p) => [p.condition, p.fate])).toEqual([
+    ['good', 'refitted'],
+    ['good', 'refitted'],
+  ]);
+  expect(none.map((p) => of(p.id)?.found)).toEqual(['absent', 'absent']);
 });

@@ -1,7 +1,7 @@
 import { createClient } from '@libsql/client';
 import { asc } from 'drizzle-orm';
 import { beforeAll, describe, expect, test } from 'vitest';
-import { TrayPartDoor } from '@/core/strip/tray-door';
+import { TrayPartSchema } from '@/core/strip/tray-schema';
 import { routeOfUnit } from '@/core/unit/facts-of';
 import { undoable } from '@/core/unit/history';
 import type { UnitRecord } from '@/core/unit/unit-record';
@@ -116,10 +116,10 @@ describe.each(FIXTURES)('%s brought forward', (fixture) => {
   });
 });
 
-test('a part of an early event that says neither when it went in nor how tight is one that today’s door takes', () => {
+test('a part of an early event that says neither when it went in nor how tight is one that today’s schema takes', () => {
   const early = { id: 'p', goesIn: { piece: 'new', faces: null }, inAt: null, fastened: null };
   const [change] = changesIn({ version: 1, changes: [{ table: 'parts', id: 'p', before: early, after: { ...early, goesIn: null } }] });
   const was = change?.how === 'changed' ? change.was : {};
-  expect(TrayPartDoor.shape.goesIn.parse(was.goesIn)).toEqual({ piece: 'new', faces: null, at: 0, fastened: null, from: null });
+  expect(TrayPartSchema.shape.goesIn.parse(was.goesIn)).toEqual({ piece: 'new', faces: null, at: 0, fastened: null, from: null });
   expect(Object.keys(was)).not.toContain('inAt');
 });

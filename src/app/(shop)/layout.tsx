@@ -1,34 +1,57 @@
 import type { ReactNode } from 'react';
+import { may } from '@/core/people/role';
+import { backupWarning } from '@/core/shop/backup';
+import { branchOf } from '@/core/shop/branch';
 import { tagOf } from '@/core/unit/unit-record';
+import { lastGoodBackup } from '@/db/backup/run-backup';
 import { theDb } from '@/db/engine/connection';
 import { openWaits } from '@/db/unit/waits';
+import { Follow } from '@/ui/shell/follow';
 import { NewBuild } from '@/ui/shell/new-build';
+import { Scanner } from '@/ui/shell/scanner';
+import { ShopProvider } from '@/ui/shell/shop-context';
 import { TopBar } from '@/ui/shell/top-bar';
+import { UnitsProvider } from '@/ui/shell/units-context';
 import { buildId } from '../_server/build-id';
 import { unitsOf } from '../_server/preferences';
+import { shopNow } from '../_server/shop-now';
 import { personOrSignIn } from '../_server/who';
-import { calendarKeyAction, signOutAction } from '../actions/people';
-import { ringWaitAction } from '../actions/unit';
+import { signOutAction } from '../actions/people';
 
 /** Every page is of a person and of this moment: none is made while building, when there is no shop to read. */
 export const dynamic = 'force-dynamic';
 
 export default async function ShopLayout({ children }: { readonly children: ReactNode }) {
-  const person = await personOrSignIn();
-  const waits = await openWaits(await theDb());
+  const db = await theDb();
+  const [person, units, waits, { settings }, backup] = await Promise.all([
+    personOrSignIn(),
+    unitsOf(),
+    openWaits(db),
+    shopNow(),
+    lastGoodBackup(db),
+  ]);
+  // Those of one's own branch, and those that one goes and looks after oneself.
+  const at = (branch: string | null) => branchOf(settings.branches, branch)?.id;
+  const heard = waits.filter((w) => at(w.branch) === at(person.branch ?? null) || w.ownerId === person.id);
+  const warning = may(person.role, 'see-shop') ? backupWarning(backup, settings.backup.warnDays, Date.now()) : undefined;
   return (
     <>
       <TopBar
         person={person}
-        units={await unitsOf()}
-        waits={waits.map(({ id, label, endsAt, rung, owner, tagNo }) => ({ id, tag: tagOf({ tagNo }), label, endsAt, rung, owner }))}
-        ring={ringWaitAction}
-        calendarKey={calendarKeyAction}
+        units={units}
+        warning={warning}
+        waits={heard.map(({ id, label, endsAt, rung, owner, tagNo }) => ({ id, tag: tagOf({ tagNo }), label, endsAt, rung, owner }))}
         signOut={signOutAction}
       />
       <NewBuild build={buildId()} />
+      <Follow />
+      <Scanner />
       <main id="work" tabIndex={-1}>
-        {children}
+        <UnitsProvider units={units}>
+          <ShopProvider shop={{ hours: { hours: settings.hours, closed: settings.closed }, branches: settings.branches }}>
+            {children}
+          </ShopProvider>
+        </UnitsProvider>
       </main>
     </>
   );

@@ -4,33 +4,35 @@ import { headers } from 'next/headers';
 import type { z } from 'zod';
 import { type Doing, may, type Person } from '@/core/people/role';
 import { fail, type Result } from '@/core/result';
-import { problemsOf } from '@/core/schema/problems';
+import { problemsOf, sayFault } from '@/core/schema/problems';
 import type { Sends } from '@/core/schema/sends';
+import { sent } from '@/core/schema/stored';
 import type { SaveError } from '@/core/unit/save-error';
 import { type Db, theDb } from '@/db/engine/connection';
 import { NUMBER_TAKEN } from '@/db/engine/number-taken';
 import { theLog } from '@/log';
 import { currentPerson } from './who';
 
-type Ring = { readonly db: Db; readonly person: Person; readonly now: number };
+type Caller = { readonly db: Db; readonly person: Person; readonly now: number };
 
 /**
- * The outer ring of every action: who, may they, is the input sound, do it, show it.
- * @param door parses what the browser sent
+ * What every action does around its own work: who, may they, is the input sound, do it, show it.
+ * @param schema parses what the browser sent
  * @param work gets the parsed input; what it throws is told, as the storage's trouble or as a fault of ours
  * @returns the action, with what it asks of its caller and of its input beside it
  */
 export const act = <S extends z.ZodType, T>(
   doing: Doing,
-  door: S,
-  work: (input: z.output<S>, ring: Ring) => Promise<Result<T, SaveError>>,
+  schema: S,
+  work: (input: z.output<S>, caller: Caller) => Promise<Result<T, SaveError>>,
 ) => {
+  const taken = sent(schema);
   const action = async (input: Sends<S>): Promise<Result<T, SaveError>> => {
     try {
       const person = await currentPerson();
       if (person === undefined) return fail({ code: 'signed-out' });
       if (!may(person.role, doing)) return fail({ code: 'forbidden' });
-      const parsed = door.safeParse(input);
+      const parsed = taken.safeParse(input, { error: sayFault });
       if (!parsed.success) return fail({ code: 'invalid', problems: problemsOf(parsed.error) });
       const result = await work(parsed.data, { db: await theDb(), person, now: Date.now() });
       revalidatePath('/', 'layout');
@@ -39,7 +41,7 @@ export const act = <S extends z.ZodType, T>(
       return fail(await trouble(error, doing));
     }
   };
-  return Object.assign(action, { doing, door });
+  return Object.assign(action, { doing, schema });
 };
 
 /** What an action threw: the storage's trouble is told as that; anything else is a fault of ours, told with the number that it has in the log. */

@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '@/core/result';
-import { problem } from './door';
+import { problem } from './request';
 
 /** So much of a body that is too large is still taken off its line, so that the connection lives on, bytes. */
 const MOST_DROPPED = 256 * 1024 * 1024;

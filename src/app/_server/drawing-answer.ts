@@ -1,7 +1,7 @@
 import type { Result } from '@/core/result';
 import { type NotDone, sayNotDone } from '@/pool/pool';
 import type { DrawingKind } from '@/pool/tasks';
-import { problem } from './door';
+import { problem } from './request';
 
 const TYPES: { readonly [K in DrawingKind]: string } = { svg: 'image/svg+xml', png: 'image/png' };
 

@@ -1,7 +1,7 @@
 import type { Person } from '@/core/people/role';
 import { theDb } from '@/db/engine/connection';
 import { isStillIn } from '@/db/people/people';
-import { problem } from './door';
+import { problem } from './request';
 
 /** So that nothing between server and page takes the line for dead; and as often it is asked whether its person is still signed in, ms. */
 const ALIVE_EVERY_MS = 15_000;

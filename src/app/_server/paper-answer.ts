@@ -1,6 +1,6 @@
 import type { Result } from '@/core/result';
 import { type NotDone, sayNotDone } from '@/pool/pool';
-import { problem } from './door';
+import { problem } from './request';
 
 /** A paper to print. */
 export const paperAnswer = (paper: Result<Uint8Array, NotDone>): Response =>

@@ -1,8 +1,8 @@
 'use server';
 
-import type { Noted } from '@/core/bench/bench-door';
-import { NoteAtBench, SaveVacuum } from '@/core/bench/bench-doors';
-import { FindForgotten, NoteTorque } from '@/core/close-up/close-up-doors';
+import type { Noted } from '@/core/bench/bench-schema';
+import { NoteAtBench, SaveVacuum } from '@/core/bench/bench-schemas';
+import { FindForgotten, NoteTorque } from '@/core/close-up/close-up-schemas';
 import type { EventKind } from '@/core/unit/event-kind';
 import { findForgotten } from '@/db/close-up/forgotten';
 import { noteTorque } from '@/db/close-up/torques';
@@ -13,6 +13,7 @@ import { changeOf } from '../_server/change-of';
 const NOTED: { readonly [K in Noted['kind']]: EventKind } = {
   touch: 'touch-noted',
   stroked: 'stroked',
+  joined: 'joined',
   'check-valve': 'tried-by-hand',
   'rod-tip': 'tried-by-hand',
   pedal: 'tried-by-hand',

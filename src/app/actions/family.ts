@@ -1,8 +1,8 @@
 'use server';
 
 import { familyFaults, sayFamilyFault } from '@/core/family/check-family';
-import { SaveVariant } from '@/core/family/family-doors';
-import { familyOf } from '@/core/family/variant-door';
+import { SaveVariant } from '@/core/family/family-schemas';
+import { familyOf } from '@/core/family/variant-schema';
 import { fail } from '@/core/result';
 import { saveVariant } from '@/db/family/variants';
 import { act } from '../_server/act';

@@ -1,7 +1,7 @@
 'use server';
 
 import { FINISHES } from '@/core/finish/finish';
-import { FindCured, PutOnFinish } from '@/core/finish/finish-doors';
+import { FindCured, PutOnFinish } from '@/core/finish/finish-schemas';
 import { findCured, putOnFinish } from '@/db/finish/finish';
 import { act } from '../_server/act';
 import { changeOf } from '../_server/change-of';

@@ -1,6 +1,6 @@
 'use server';
 
-import { BoreCut, LogPass } from '@/core/hone/hone-doors';
+import { BoreCut, LogPass } from '@/core/hone/hone-schemas';
 import { logPass } from '@/db/hone/hone';
 import { boreCut } from '@/db/unit/sign-off';
 import { act } from '../_server/act';

@@ -1,6 +1,6 @@
 'use server';
 
-import { IdentifyUnit } from '@/core/identify/identify-doors';
+import { IdentifyUnit } from '@/core/identify/identify-schemas';
 import { identifyUnit } from '@/db/identify/identity';
 import { act } from '../_server/act';
 import { changeOf } from '../_server/change-of';

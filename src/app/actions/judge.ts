@@ -1,6 +1,6 @@
 'use server';
 
-import { AnswerCustomer, AskCustomer, LayPhoto, OverruleVerdict, SaveJudgement, SetMakersLimit } from '@/core/judge/judge-doors';
+import { AnswerCustomer, AskCustomer, LayPhoto, OverruleVerdict, SaveJudgement, SetMakersLimit } from '@/core/judge/judge-schemas';
 import { answerCustomer, askCustomer } from '@/db/customer/approval';
 import { overruleVerdict, saveJudgement } from '@/db/judge/judgement';
 import { setMakersLimit } from '@/db/judge/makers-limit';
@@ -13,9 +13,9 @@ export const saveJudgementAction = act('bench', SaveJudgement, (i, { db, person,
 );
 
 export const overruleAction = act('override', OverruleVerdict, (i, { db, person, now }) => {
-  const { outcome, reason } = i;
+  const { outcome, reason, pot } = i;
   const targetDiaMm = outcome === 'hone' ? i.targetDiaMm : null;
-  return overruleVerdict(db, changeOf(i, person, now, 'overruled', reason), { outcome, targetDiaMm, reason });
+  return overruleVerdict(db, changeOf(i, person, now, 'overruled', reason), { outcome, targetDiaMm, reason, pot });
 });
 
 export const makersLimitAction = act('rules', SetMakersLimit, (i, { db, person, now }) =>
@@ -23,7 +23,7 @@ export const makersLimitAction = act('rules', SetMakersLimit, (i, { db, person, 
 );
 
 export const layPhotoAction = act('bench', LayPhoto, (i, { db, person, now }) =>
-  layPhoto(db, changeOf(i, person, now, 'photo-laid', i.laid === null ? 'taken away' : ''), i.laid),
+  layPhoto(db, changeOf(i, person, now, 'photo-laid', i.laid === null ? 'taken away' : ''), i.laid, i.pot),
 );
 
 export const askCustomerAction = act('book-in', AskCustomer, (i, { db, person, now }) => {

@@ -1,6 +1,6 @@
 'use server';
 
-import { KeepSurplus, MeasureNeed, OpenBag, PutBack, ReuseOld, SetAsideBag, SpoilPiece, TakeSet } from '@/core/kit/kit-doors';
+import { KeepSurplus, MeasureNeed, OpenBag, PutBack, ReuseOld, SetAsideBag, SpoilPiece, TakeSet } from '@/core/kit/kit-schemas';
 import { keepSurplus, measureNeed, openBag, putBack, reuseOld, spoilPiece } from '@/db/kit/kit';
 import { setAside, takeSet } from '@/db/kit/take';
 import { act } from '../_server/act';

@@ -1,6 +1,6 @@
 'use server';
 
-import { SaveProgramme } from '@/core/prove/programme/programme-doors';
+import { SaveProgramme } from '@/core/prove/programme/programme-schemas';
 import { saveProgramme } from '@/db/prove/save-programme';
 import { act } from '../_server/act';
 

@@ -1,24 +1,29 @@
 'use server';
 
 import { z } from 'zod';
-import { NoteSeen, QueuedUnit, ReopenAfterFail, StartRun, StartStanding, StoreRun } from '@/core/prove/prove-doors';
+import { NoteSeen, QueuedUnit, ReopenAfterFail, StartRun, StartStanding, StoreRun } from '@/core/prove/prove-schemas';
 import { fail, ok } from '@/core/result';
+import { branchOf } from '@/core/shop/branch';
 import { tagOf } from '@/core/unit/unit-record';
 import { loadUnit } from '@/db/engine/load-unit';
 import { noteSeen, reopenAfterFail, startStanding } from '@/db/prove/proof';
 import { runStepOf, startRun, storeRun } from '@/db/prove/prove';
 import { leaveRigQueue, queueForRig, rigQueued } from '@/db/prove/rig-queue';
+import { among } from '@/db/rack/at-branch';
+import { theShop } from '@/db/shop/settings';
 import { theRig } from '@/ports/rig-run';
 import { act } from '../_server/act';
 import { analysed } from '../_server/analysed';
 import { changeOf } from '../_server/change-of';
+import { rigBranch } from '../_server/rig-branch';
 import { runOnRig } from '../_server/run-on-rig';
 
 /** Starts a step on the rig. The run belongs to this server from here on: its end is stored whoever looks. */
 export const startRunAction = act('bench', StartRun, async (i, { db, person, now }) => {
   const rig = theRig();
   if (rig.busy) return fail({ code: 'refused', reasons: [`The rig is busy with ${rig.current?.order.tag}. Queue for it.`] });
-  const [first] = await rigQueued(db);
+  const [{ branches }, rigAt] = [(await theShop(db)).settings, await rigBranch()];
+  const [first] = await rigQueued(db, among(rigAt, branches));
   if (first !== undefined && first.unitId !== i.unitId)
     return fail({
       code: 'refused',
@@ -26,6 +31,9 @@ export const startRunAction = act('bench', StartRun, async (i, { db, person, now
     });
   const record = await loadUnit(db, i.unitId);
   if (record === undefined) return fail({ code: 'no-such-unit' });
+  const at = branchOf(branches, record.unit.branch);
+  if (at?.id !== rigAt?.id)
+    return fail({ code: 'refused', reasons: [`${tagOf(record.unit)} is at ${at?.name}, and this rig is at ${rigAt?.name}.`] });
   const step = runStepOf(record, i.stepId);
   if (!step.ok) return step;
   // A run only adds to the unit; whether it may start is asked again when it is stored.

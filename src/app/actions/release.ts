@@ -2,9 +2,9 @@
 
 import { may } from '@/core/people/role';
 import { sayUntil } from '@/core/quantity/say-time';
-import { EndKey } from '@/core/release/release-doors';
+import { EndKey } from '@/core/release/release-schemas';
 import { fail } from '@/core/result';
-import { JustTarget, Leave, Reopen, Sign } from '@/core/unit/unit-doors';
+import { JustTarget, Leave, Reopen, Sign } from '@/core/unit/unit-schemas';
 import { loadUnit } from '@/db/engine/load-unit';
 import { checkPin } from '@/db/people/people';
 import { release, signForRelease } from '@/db/release/release';

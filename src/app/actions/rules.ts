@@ -2,7 +2,7 @@
 
 import { judgedOtherwise } from '@/core/judge/judged-otherwise';
 import { fail, ok } from '@/core/result';
-import { PreviewRules, SaveRules } from '@/core/rules/rules-doors';
+import { PreviewRules, SaveRules } from '@/core/rules/rules-schemas';
 import { judgedCases, saveRules } from '@/db/rules/rules';
 import { act } from '../_server/act';
 

@@ -1,6 +1,6 @@
 'use server';
 
-import { SaveGap } from '@/core/set/set-doors';
+import { SaveGap } from '@/core/set/set-schemas';
 import { saveGap } from '@/db/unit/bench';
 import { act } from '../_server/act';
 import { changeOf } from '../_server/change-of';

@@ -1,6 +1,6 @@
 'use server';
 
-import { BackFromSleeving, SendOut } from '@/core/sleeve/sleeve-doors';
+import { BackFromSleeving, SendOut } from '@/core/sleeve/sleeve-schemas';
 import { backFromSleeving, sendOut } from '@/db/sleeve/sleeve';
 import { act } from '../_server/act';
 import { changeOf } from '../_server/change-of';

@@ -1,6 +1,6 @@
 'use server';
 
-import { CorrectStock, FaultLot, Order, Receive, Reorder, SaveArticle, SaveFitment, UndoImport } from '@/core/store/store-doors';
+import { CorrectStock, FaultLot, Order, Receive, Reorder, SaveArticle, SaveFitment, UndoImport } from '@/core/store/store-schemas';
 import { enterByHand } from '@/db/store/enter';
 import { undoImport } from '@/db/store/import-undo';
 import { receiveAndTell } from '@/db/store/receive-and-tell';
@@ -17,7 +17,7 @@ export const orderAction = act('kit', Order, (i, { db, person, now }) => order(d
 
 export const reorderAction = act('kit', Reorder, (i, { db, now }) => setReorder(db, i.articleId, i.reorderAt, now));
 
-export const undoImportAction = act('kit', UndoImport, (i, { db, person, now }) => undoImport(db, i.importId, person, now));
+export const undoImportAction = act('files', UndoImport, (i, { db, person, now }) => undoImport(db, i.importId, person, now));
 
 /** A kit or sundry entered or changed by hand. */
 export const saveArticleAction = act('kit', SaveArticle, (i, { db, person, now }) => {

@@ -1,10 +1,10 @@
 'use server';
 
-import { AddPart, DropPart, RecordPart, TellStep, Treat } from '@/core/strip/strip-doors';
+import { AddPart, DropPart, RecordPart, RecordRest, TellStep, Treat } from '@/core/strip/strip-schemas';
 import { METHODS } from '@/core/strip/treatment';
 import { treat } from '@/db/clean/treatments';
 import { tellStep } from '@/db/strip/guide';
-import { addPart, dropPart, recordPart } from '@/db/strip/tray';
+import { addPart, dropPart, recordPart, recordRest } from '@/db/strip/tray';
 import { act } from '../_server/act';
 import { changeOf } from '../_server/change-of';
 
@@ -14,6 +14,15 @@ export const recordPartAction = act('bench', RecordPart, (i, { db, person, now }
     changeOf(i, person, now, i.news.goesIn == null && i.news.fastened == null ? 'part-recorded' : 'part-in'),
     i.partId,
     i.news,
+  ),
+);
+
+export const recordRestAction = act('bench', RecordRest, (i, { db, person, now }) =>
+  recordRest(
+    db,
+    changeOf(i, person, now, 'part-recorded', `${i.partIds.length} ${i.as === 'usual' ? 'as usual' : 'not on this unit'}`),
+    i.partIds,
+    i.as,
   ),
 );
 

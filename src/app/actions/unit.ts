@@ -1,7 +1,9 @@
 'use server';
 
 import { ok } from '@/core/result';
-import { EndWait, JustTarget, RingWait, SignOff, StartWait } from '@/core/unit/unit-doors';
+import { EndWait, JustTarget, RingWait, SendToBranch, SignOff, StartWait } from '@/core/unit/unit-schemas';
+import { theShop } from '@/db/shop/settings';
+import { receiveAtBranch, sendToBranch } from '@/db/unit/branch';
 import { signOff } from '@/db/unit/sign-off';
 import { undoLast } from '@/db/unit/undo';
 import { endWait, ringWait, startWait } from '@/db/unit/waits';
@@ -19,6 +21,14 @@ export const startWaitAction = act('bench', StartWait, (i, { db, person, now }) 
 );
 export const endWaitAction = act('bench', EndWait, (i, { db, person, now }) =>
   endWait(db, changeOf(i, person, now, 'wait-ended'), i.timerId),
+);
+
+export const sendToBranchAction = act('book-in', SendToBranch, async (i, { db, person, now }) => {
+  const name = (await theShop(db)).settings.branches.find((b) => b.id === i.branch)?.name ?? '';
+  return sendToBranch(db, changeOf(i, person, now, 'sent-to-branch', name), i.branch);
+});
+export const receiveAtBranchAction = act('book-in', JustTarget, (i, { db, person, now }) =>
+  receiveAtBranch(db, changeOf(i, person, now, 'received')),
 );
 
 /** A bench heard a wait end. The first one to say so rings; the others stay still. */

@@ -28,7 +28,10 @@ describe('worked examples of the contract', () => {
     const told = differences(response, result?.ok ? result.value : undefined);
     // What is fitted may differ by what another fair computation gives, the leak by no more than its standard error.
     const fitted = /^\.(leakMlPerMin|leakCi\.[01]|seMlPerMin|settledBar|rmsBar):/;
-    expect(name === 'hold-test' ? told.filter((t) => !fitted.test(t)) : told).toEqual([]);
+    // Another plan may be as good, and promises are drawn.
+    const otherPlan = /^\.(ops\.|units\.|flow:)/;
+    const may = name === 'hold-test' ? fitted : name === 'schedule' ? otherPlan : /^$/;
+    expect(told.filter((t) => !may.test(t))).toEqual([]);
   });
 });
 

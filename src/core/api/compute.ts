@@ -1,28 +1,32 @@
 import type { z } from 'zod';
 import { stackCheck } from '../close-up/stack-check';
-import { StackRequest } from '../close-up/stack-door';
+import { StackRequest } from '../close-up/stack-schema';
+import { routeCost } from '../cost/route-cost';
+import { RouteCostRequest } from '../cost/route-cost-schema';
+import { schedule } from '../day/schedule';
+import { ScheduleRequest } from '../day/schedule-schema';
 import { gaugeBore } from '../gauge/gauge';
-import { GaugeRequest } from '../gauge/gauge-door';
-import { HonePlanRequest } from '../hone/hone-door';
+import { GaugeRequest } from '../gauge/gauge-schema';
 import { honePlan } from '../hone/hone-plan';
+import { HonePlanRequest } from '../hone/hone-schema';
 import { identify } from '../identify/identify';
-import { IdentifyRequest } from '../identify/identify-door';
+import { IdentifyRequest } from '../identify/identify-schema';
 import { judgeBore } from '../judge/judge';
-import { JudgeRequest } from '../judge/judge-door';
-import { KitMatchRequest } from '../kit/kit-door';
+import { JudgeRequest } from '../judge/judge-schema';
 import { kitMatch } from '../kit/kit-match';
+import { KitMatchRequest } from '../kit/kit-schema';
 import { airCheck } from '../prove/air-check';
 import { holdTest } from '../prove/hold-test';
-import { AirCheckRequest, HoldTestRequest } from '../prove/prove-door';
+import { AirCheckRequest, HoldTestRequest } from '../prove/prove-schema';
 import { fail, ok, type Result } from '../result';
 import { type RuleOverrides, type Rules, withRules } from '../rules/rule-set';
 import { type Problem, problemsOf } from '../schema/problems';
 import { hydraulics } from '../set/hydraulics';
-import { HydraulicsRequest } from '../set/hydraulics-door';
+import { HydraulicsRequest } from '../set/hydraulics-schema';
 import { setup, setupProblems } from '../set/setup';
-import { SetupRequest } from '../set/setup-door';
+import { SetupRequest } from '../set/setup-schema';
 
-/** One calculation as it is served: its door, its work under the shop's rules, and what it is for. */
+/** One calculation as it is served: its schema, its work under the shop's rules, and what it is for. */
 export type Calculation = {
   readonly summary: string;
   readonly request: z.ZodType;
@@ -58,5 +62,7 @@ export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map([
   ['setup', calculation('Is there a gap at the pushrod, and what does it cost at the pedal?', SetupRequest, setup, setupProblems)],
   ['hydraulics', calculation('What does a change of bore do?', HydraulicsRequest, hydraulics)],
   ['hold-test', calculation('Leaking, or settling?', HoldTestRequest, holdTest)],
+  ['route-cost', calculation('Repair, sleeve, exchange, new, or give back?', RouteCostRequest, routeCost)],
+  ['schedule', calculation('Who does what next?', ScheduleRequest, schedule)],
   ['air-check', calculation('Is there air in it?', AirCheckRequest, (input, rules) => airCheck(input.fill, rules))],
 ]);

@@ -3,11 +3,11 @@ import { createDocument, type ZodOpenApiPathsObject } from 'zod-openapi';
 import { SentReadings } from '../gauge/sent-reading';
 import { CALCULATIONS } from './compute';
 
-const ProblemDoor = z
+const ProblemSchema = z
   .object({ type: z.string(), title: z.string(), status: z.number(), errors: z.array(z.object({ path: z.string(), message: z.string() })) })
   .meta({ id: 'Problem', description: 'Everything wrong with the request, by path; an empty path is the whole body.' });
 
-const refusal = (description: string) => ({ description, content: { 'application/problem+json': { schema: ProblemDoor } } });
+const refusal = (description: string) => ({ description, content: { 'application/problem+json': { schema: ProblemSchema } } });
 
 /** The API's document, made from the schemas that validate. */
 export const openApiDocument = () =>

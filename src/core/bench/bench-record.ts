@@ -1,4 +1,4 @@
-import type { BenchData, BenchKind } from './bench-door';
+import type { BenchData, BenchKind } from './bench-schema';
 
 /** Something that was noted of a unit at a bench, when and by whom. Never edited but for a finish that cures: the newest of a kind counts. */
 export type BenchRecord = BenchData & { readonly id: string; readonly at: number; readonly personId: string };

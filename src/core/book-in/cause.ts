@@ -1,4 +1,6 @@
 import { FAMILY_NAMES, type UnitKind } from '../family/family-name';
+import type { TestName } from './cause-test';
+import type { Does } from './effect';
 
 type Where = 'unit' | 'outside';
 /** What may be behind a complaint. `look`: what shows it when the unit is stripped, or on the machine. `test`: what tells it from the others. */
@@ -8,207 +10,273 @@ type CauseInfo = {
   readonly kinds: readonly UnitKind[];
   readonly look: string;
   readonly test: TestName;
+  /** What it does; how often each complaint is heard with it follows from that. */
+  readonly does: Does;
+  /** How often it is behind a unit, beside the others. */
+  readonly prior: number;
+  /** Kinds of units that are brought in for nothing else so often. */
+  readonly ownTo?: readonly UnitKind[];
 };
 
 const MASTERS: readonly UnitKind[] = ['master-single', 'master-valve', 'master-lever', 'master-tandem'];
 const WHEELS: readonly UnitKind[] = ['wheel-double', 'wheel-single'];
-const ALL: readonly UnitKind[] = [...FAMILY_NAMES, 'booster', 'distribution-valve', 'linkage', 'hard-line'];
-
-/** Tests that a counter can ask for on the telephone or a bench can make. A yes speaks for the causes that name it. */
-export const TESTS = {
-  'clamp-hoses': 'Clamp or plug every line at the master and press: does the pedal still sink?',
-  'wet-elsewhere': 'Is a line, a union or a wheel wet anywhere?',
-  'boot-wet': 'Is there fluid behind the boot when it is lifted?',
-  'pump-up': 'Does the pedal come up and firm when it is pumped fast?',
-  'vacuum-held': 'Engine off, pump out the vacuum, hold the pedal and start: does it stay where it is, and not drop a little?',
-  'open-bleeder': 'Dragging: open the bleed screw at the wheel. Does it free at once?',
-  'slack-master': 'Dragging: slacken the master from its flange by a few millimetres. Does it free?',
-  'spurt-port': 'Cap off, press gently: is the small spurt at the compensating port missing?',
-  'fluid-test': 'A drop of its fluid in water: does it stand apart as oil, or has rubber in the reservoir cap swollen?',
-  'boil-point': 'Is the fluid over two years old, dark, or of low boiling point on a tester?',
-  'pedal-play': 'Hold the rod and rock the pedal by hand: is there play at the clevis?',
-  'first-push': 'Is only the first push after a rest long, with drum brakes?',
-  'piston-by-hand': 'Can the piston not be pushed in by hand or a small lever?',
-  'spring-look': 'Does the piston stay in when it is pushed and let go, bore free?',
-  'hone-look': 'With a light in the clean bore: is there a mark where a cup runs or rests?',
-  'shoe-look': 'Are shoes or pads worn, out of adjustment, wet or glazed on one side?',
-  'cup-way': 'Does a lip face away from its pressure on the tray?',
-  'booster-wet': 'Is there fluid in the booster or its vacuum hose?',
-  'reservoir-rise': 'Cap off, press and hold: does fluid stir or rise in one half of the reservoir?',
-} as const;
-export type TestName = keyof typeof TESTS;
-export const TEST_NAMES = Object.keys(TESTS) as [TestName, ...TestName[]];
-
-const cause = (where: Where, kinds: readonly UnitKind[], label: string, test: TestName, look: string): CauseInfo => ({
-  label,
-  where,
-  kinds,
-  look,
-  test,
-});
+/** What holds fluid: a linkage and a booster do not. */
+const HYDRAULIC: readonly UnitKind[] = [...FAMILY_NAMES, 'distribution-valve', 'hard-line'];
 
 /** @source design, issue “Strip”, and bench practice: what each looks like once it is open */
 export const CAUSES = {
-  'worn-primary': cause(
-    'unit',
-    MASTERS,
-    'worn or nicked primary cup',
-    'clamp-hoses',
-    'The lip of the primary cup: a nick, a flat, a hardened edge.',
-  ),
-  'bore-marked': cause(
-    'unit',
-    FAMILY_NAMES,
-    'pit or score where a cup runs',
-    'hone-look',
-    'The clean bore under the resting cups and along their way.',
-  ),
-  'secondary-leaks': cause(
-    'unit',
-    MASTERS,
-    'secondary cup leaks',
-    'boot-wet',
-    'Wet behind the boot; rust at the mouth; the secondary cup’s lip.',
-  ),
-  'cup-leaks': cause('unit', [...WHEELS, 'slave'], 'cup leaks', 'boot-wet', 'Wet behind a boot; the cup’s lip; pits where fluid stood.'),
-  'square-seal-worn': cause(
-    'unit',
-    ['caliper-half'],
-    'pressure seal worn or its groove corroded',
-    'boot-wet',
-    'Salts in the seal’s groove; the piston’s plating.',
-  ),
-  'floating-leaks': cause(
-    'unit',
-    ['master-tandem'],
-    'floating piston leaks across',
-    'reservoir-rise',
-    'The back-to-back cups, and the bore between them.',
-  ),
-  'end-seal-leaks': cause(
-    'unit',
-    ['master-valve'],
-    'end seal leaks back to the reservoir',
-    'reservoir-rise',
-    'End seal, its seat in the bottom, the wave washer.',
-  ),
-  'port-blocked': cause(
-    'unit',
-    MASTERS,
-    'compensating port blocked',
-    'spurt-port',
-    'A wire of its size through the port; a cup that has swollen over it.',
-  ),
-  'rubber-swollen': cause(
-    'unit',
-    FAMILY_NAMES,
-    'rubber swollen by a wrong fluid',
-    'fluid-test',
-    'Cups that are soft and too large; a cap seal that no longer fits.',
-  ),
-  'rubber-perished': cause('unit', FAMILY_NAMES, 'old rubber breaks up', 'boil-point', 'Black on a wiped finger; soft, shiny lips.'),
-  'piston-seized': cause(
-    'unit',
-    FAMILY_NAMES,
-    'piston seized by corrosion',
-    'piston-by-hand',
-    'A ridge at the mouth, rust or salts round the piston.',
-  ),
-  'spring-weak': cause(
-    'unit',
-    [...MASTERS, ...WHEELS, 'slave'],
-    'return spring weak or broken',
-    'spring-look',
-    'Its free length against a new one; a broken coil.',
-  ),
-  'cup-backwards': cause(
-    'unit',
-    FAMILY_NAMES,
-    'a cup fitted the wrong way round',
-    'cup-way',
-    'Each lip as it came out, against the drawing.',
-  ),
-  'rear-seal-into-booster': cause(
-    'unit',
-    ['master-tandem', 'master-single', 'booster'],
-    'rear seal leaks into the booster',
-    'booster-wet',
-    'Fluid on the booster’s side of the flange.',
-  ),
-  air: cause('outside', ALL, 'air in the system', 'pump-up', 'Nothing in the unit: ask when and how it was bled.'),
-  'vacuum-valve': cause(
-    'outside',
-    [...MASTERS, 'booster'],
-    'vacuum check valve or booster leaks',
-    'vacuum-held',
-    'Nothing in the unit: the hose, its valve and grommet.',
-  ),
-  'no-gap': cause(
-    'outside',
-    MASTERS,
-    'no pushrod gap',
-    'slack-master',
-    'The stop washer’s mark on the piston; the rod’s length as it came.',
-  ),
-  'residual-missing': cause(
-    'outside',
-    [...MASTERS, ...WHEELS],
-    'residual valve missing or stuck',
-    'first-push',
-    'Whether a valve is in the outlet, and how its seat looks.',
-  ),
-  'linkage-worn': cause('outside', [...MASTERS, 'linkage'], 'worn clevis hole or pin', 'pedal-play', 'The clevis hole against its pin.'),
-  'hose-collapsed': cause(
-    'outside',
-    [...WHEELS, 'caliper-half', 'slave', 'hard-line'],
-    'hose collapsed or line crushed inside',
-    'open-bleeder',
-    'Nothing in the unit: the hose beside it.',
-  ),
-  adjustment: cause(
-    'outside',
-    [...MASTERS, ...WHEELS, 'caliper-half', 'distribution-valve'],
-    'shoes or pads worn, wet or out of adjustment',
-    'shoe-look',
-    'How far out the pistons stood.',
-  ),
-  'line-leaks': cause(
-    'outside',
-    ALL,
-    'a line, union or wheel leaks elsewhere',
-    'wet-elsewhere',
-    'A unit that is dry: look further down the line.',
-  ),
-  'fluid-boils': cause('outside', FAMILY_NAMES, 'old fluid boils when hot', 'boil-point', 'Dark fluid, water in it.'),
+  'worn-primary': {
+    label: 'worn or nicked primary cup',
+    where: 'unit',
+    kinds: MASTERS,
+    look: 'The lip of the primary cup: a nick, a flat, a hardened edge.',
+    test: 'clamp-hoses',
+    does: { often: ['passes-inside', 'sinks'], sometimes: ['gone', 'drops-on-start'], seldom: ['soft', 'black'] },
+    prior: 0.12,
+  },
+  'bore-marked': {
+    label: 'pit or score where a cup of the master runs',
+    where: 'unit',
+    kinds: MASTERS,
+    look: 'The clean bore under the resting cups and along their way.',
+    test: 'hone-look',
+    does: { often: ['passes-inside', 'sinks'], sometimes: ['gone', 'lost-at-boot'], seldom: ['lets-go', 'drops-on-start'] },
+    prior: 0.12,
+  },
+  'wheel-bore-marked': {
+    label: 'pit in the bore where a cup rests',
+    where: 'unit',
+    kinds: [...WHEELS, 'slave'],
+    look: 'The clean bore where the cups stand at rest: fluid and damp stand there.',
+    test: 'boot-wet',
+    does: { often: ['lost-at-wheel'], sometimes: ['weeps-at-rest', 'uneven'], seldom: ['sinks'] },
+    prior: 0.06,
+  },
+  'secondary-leaks': {
+    label: 'secondary cup leaks',
+    where: 'unit',
+    kinds: MASTERS,
+    look: 'Wet behind the boot; rust at the mouth; the secondary cup’s lip.',
+    test: 'boot-wet',
+    does: { often: ['lost-at-boot'], sometimes: ['weeps-at-rest'], seldom: ['soft'] },
+    prior: 0.07,
+  },
+  'cup-leaks': {
+    label: 'cup leaks',
+    where: 'unit',
+    kinds: [...WHEELS, 'slave'],
+    look: 'Wet behind a boot; the cup’s lip; pits where fluid stood.',
+    test: 'boot-wet',
+    does: { often: ['lost-at-wheel'], sometimes: ['uneven', 'weeps-at-rest'], seldom: ['soft', 'sinks', 'long-until-pumped', 'lets-go'] },
+    prior: 0.1,
+  },
+  'square-seal-worn': {
+    label: 'pressure seal worn or its groove corroded',
+    where: 'unit',
+    kinds: ['caliper-half'],
+    look: 'Salts in the seal’s groove; the piston’s plating.',
+    test: 'boot-wet',
+    does: { often: ['lost-at-wheel'], sometimes: ['uneven'], seldom: ['soft', 'weeps-at-rest'] },
+    prior: 0.06,
+  },
+  'floating-leaks': {
+    label: 'floating piston leaks across',
+    where: 'unit',
+    kinds: ['master-tandem'],
+    look: 'The back-to-back cups, and the bore between them.',
+    test: 'reservoir-rise',
+    does: { often: ['passes-inside', 'sinks'], sometimes: ['gone'], seldom: ['drops-on-start'] },
+    prior: 0.05,
+  },
+  'end-seal-leaks': {
+    label: 'end seal leaks back to the reservoir',
+    where: 'unit',
+    kinds: ['master-valve'],
+    look: 'End seal, its seat in the bottom, the wave washer.',
+    test: 'reservoir-rise',
+    does: { often: ['passes-inside', 'sinks', 'lets-go'], sometimes: ['gone'], seldom: ['soft'] },
+    prior: 0.06,
+  },
+  'port-blocked': {
+    label: 'compensating port blocked',
+    where: 'unit',
+    kinds: MASTERS,
+    look: 'A wire of its size through the port; a cup that has swollen over it.',
+    test: 'spurt-port',
+    does: { often: ['stays-on'], sometimes: ['slow-back', 'hard'], seldom: ['black'] },
+    prior: 0.05,
+  },
+  'rubber-swollen': {
+    label: 'rubber swollen by a wrong fluid',
+    where: 'unit',
+    kinds: FAMILY_NAMES,
+    look: 'Cups that are soft and too large; a cap seal that no longer fits.',
+    test: 'fluid-test',
+    does: { often: ['stays-on', 'slow-back'], sometimes: ['hard', 'stuck'], seldom: ['black', 'sinks'] },
+    prior: 0.04,
+  },
+  'rubber-perished': {
+    label: 'old rubber breaks up',
+    where: 'unit',
+    kinds: FAMILY_NAMES,
+    look: 'Black on a wiped finger; soft, shiny lips.',
+    test: 'boil-point',
+    does: { often: ['black'], sometimes: ['sinks'], seldom: ['lost-at-boot', 'soft'] },
+    prior: 0.06,
+  },
+  'piston-seized': {
+    label: 'piston seized by corrosion',
+    where: 'unit',
+    kinds: FAMILY_NAMES,
+    look: 'A ridge at the mouth, rust or salts round the piston.',
+    test: 'piston-by-hand',
+    does: { often: ['stuck', 'slow-back'], sometimes: ['stays-on', 'uneven'], seldom: ['hard'] },
+    prior: 0.08,
+  },
+  'spring-weak': {
+    label: 'return spring weak or broken',
+    where: 'unit',
+    kinds: [...MASTERS, ...WHEELS, 'slave'],
+    look: 'Its free length against a new one; a broken coil.',
+    test: 'spring-look',
+    does: { often: ['slow-back'], sometimes: ['stays-on'], seldom: ['soft'] },
+    prior: 0.03,
+  },
+  'cup-backwards': {
+    label: 'a cup fitted the wrong way round',
+    where: 'unit',
+    kinds: FAMILY_NAMES,
+    look: 'Each lip as it came out, against the drawing.',
+    test: 'cup-way',
+    does: { often: ['gone'], sometimes: ['lost-at-boot', 'lost-at-wheel'], seldom: ['soft', 'sinks'] },
+    prior: 0.02,
+  },
+  'rear-seal-into-booster': {
+    label: 'rear seal leaks into the booster',
+    where: 'unit',
+    kinds: ['master-tandem', 'master-single', 'booster'],
+    look: 'Fluid on the booster’s side of the flange.',
+    test: 'booster-wet',
+    does: { often: ['lost-into-booster'], sometimes: ['hard'], seldom: ['sinks'] },
+    prior: 0.04,
+  },
+  air: {
+    label: 'air in the system',
+    where: 'outside',
+    kinds: HYDRAULIC,
+    look: 'Nothing in the unit: ask when and how it was bled.',
+    test: 'pump-up',
+    does: { often: ['soft'], sometimes: ['long-until-pumped', 'gone', 'drops-on-start'], seldom: ['long', 'lets-go'] },
+    prior: 0.12,
+  },
+  'vacuum-valve': {
+    label: 'vacuum check valve or booster leaks',
+    where: 'outside',
+    kinds: [...MASTERS, 'booster'],
+    look: 'Nothing in the unit: the hose, its valve and grommet.',
+    test: 'vacuum-held',
+    does: { often: ['hard'] },
+    prior: 0.05,
+    ownTo: ['booster'],
+  },
+  'booster-helps': {
+    label: 'the booster begins to help, as it should',
+    where: 'outside',
+    kinds: [...MASTERS, 'booster'],
+    look: 'Nothing: every brake with a booster drops a little when the vacuum comes.',
+    test: 'drops-a-little',
+    does: { often: ['drops-on-start'] },
+    prior: 0.04,
+  },
+  'no-gap': {
+    label: 'no pushrod gap',
+    where: 'outside',
+    kinds: MASTERS,
+    look: 'The stop washer’s mark on the piston; the rod’s length as it came.',
+    test: 'slack-master',
+    does: { often: ['stays-on'], sometimes: ['slow-back'], seldom: ['hard'] },
+    prior: 0.05,
+  },
+  'residual-missing': {
+    label: 'residual valve missing or stuck',
+    where: 'outside',
+    kinds: [...MASTERS, ...WHEELS],
+    look: 'Whether a valve is in the outlet, and how its seat looks.',
+    test: 'first-push',
+    does: { often: ['weeps-at-rest', 'long-until-pumped'], sometimes: ['soft', 'long'] },
+    prior: 0.02,
+  },
+  'linkage-worn': {
+    label: 'worn clevis hole or pin',
+    where: 'outside',
+    kinds: [...MASTERS, 'linkage'],
+    look: 'The clevis hole against its pin.',
+    test: 'pedal-play',
+    does: { often: ['long'], sometimes: ['gone'], seldom: ['slow-back'] },
+    prior: 0.04,
+    ownTo: ['linkage'],
+  },
+  'hose-collapsed': {
+    label: 'hose collapsed or line crushed inside',
+    where: 'outside',
+    kinds: [...WHEELS, 'caliper-half', 'slave', 'hard-line'],
+    look: 'Nothing in the unit: the hose beside it.',
+    test: 'open-bleeder',
+    does: { often: ['stays-on', 'slow-back'], sometimes: ['uneven', 'hard'] },
+    prior: 0.05,
+    ownTo: ['hard-line'],
+  },
+  adjustment: {
+    label: 'shoes or pads worn, wet or out of adjustment',
+    where: 'outside',
+    kinds: [...MASTERS, ...WHEELS, 'caliper-half', 'distribution-valve'],
+    look: 'How far out the pistons stood.',
+    test: 'shoe-look',
+    does: { often: ['uneven', 'long', 'long-until-pumped'], sometimes: ['soft'], seldom: ['stays-on', 'gone'] },
+    prior: 0.06,
+  },
+  'knock-back': {
+    label: 'a loose bearing or a disc knocks the pistons back',
+    where: 'outside',
+    kinds: [...MASTERS, 'caliper-half'],
+    look: 'How far the pistons stood in; nothing in the unit.',
+    test: 'wheel-rocked',
+    does: { often: ['long-until-pumped'], sometimes: ['pulses', 'long'] },
+    prior: 0.02,
+  },
+  'disc-runs-out': {
+    label: 'a disc runs out or a drum is not round',
+    where: 'outside',
+    kinds: [...MASTERS, ...WHEELS, 'caliper-half'],
+    look: 'Nothing in the unit: the disc or drum.',
+    test: 'wheel-turned',
+    does: { often: ['pulses'], seldom: ['uneven', 'long-until-pumped'] },
+    prior: 0.03,
+  },
+  'line-leaks': {
+    label: 'a line, union or wheel leaks elsewhere',
+    where: 'outside',
+    kinds: HYDRAULIC,
+    look: 'A unit that is dry: look further down the line.',
+    test: 'wet-elsewhere',
+    does: { often: ['lost-elsewhere'], sometimes: ['gone'], seldom: ['soft', 'long-until-pumped'] },
+    prior: 0.05,
+    ownTo: ['hard-line'],
+  },
+  'fluid-boils': {
+    label: 'old fluid boils when hot',
+    where: 'outside',
+    kinds: FAMILY_NAMES,
+    look: 'Dark fluid, water in it.',
+    test: 'boil-point',
+    does: { often: ['soft'], sometimes: ['gone', 'long-until-pumped'], seldom: ['black'] },
+    prior: 0.03,
+  },
 } as const satisfies { readonly [name: string]: CauseInfo };
 
 export type CauseName = keyof typeof CAUSES;
 export const CAUSE_NAMES = Object.keys(CAUSES) as [CauseName, ...CauseName[]];
+/** All that is known of a cause. */
+export const causeInfo = (name: CauseName): CauseInfo => CAUSES[name];
 /** The trade's words for where a cause lies. */
 export const WHERE_WORDS: { readonly [W in Where]: string } = { unit: 'in the unit', outside: 'outside the unit' };
-
-/** Tests that need the unit open: not for the counter to ask. */
-export const NEEDS_OPEN: readonly TestName[] = ['hone-look', 'cup-way', 'spring-look'];
-
-/** Causes for which each test says yes; for all others it says no. */
-export const YES: { readonly [T in TestName]: readonly CauseName[] } = {
-  'clamp-hoses': ['worn-primary', 'bore-marked', 'floating-leaks', 'end-seal-leaks', 'cup-backwards', 'secondary-leaks'],
-  'wet-elsewhere': ['line-leaks', 'cup-leaks', 'square-seal-worn'],
-  'boot-wet': ['secondary-leaks', 'cup-leaks', 'square-seal-worn', 'bore-marked'],
-  'pump-up': ['air', 'adjustment', 'residual-missing', 'fluid-boils'],
-  'vacuum-held': ['vacuum-valve'],
-  'open-bleeder': ['hose-collapsed', 'port-blocked', 'no-gap', 'rubber-swollen'],
-  'slack-master': ['no-gap'],
-  'spurt-port': ['port-blocked', 'no-gap', 'rubber-swollen'],
-  'fluid-test': ['rubber-swollen'],
-  'boil-point': ['fluid-boils', 'rubber-perished'],
-  'pedal-play': ['linkage-worn'],
-  'first-push': ['residual-missing', 'adjustment'],
-  'piston-by-hand': ['piston-seized', 'rubber-swollen'],
-  'spring-look': ['spring-weak', 'piston-seized'],
-  'hone-look': ['bore-marked'],
-  'shoe-look': ['adjustment'],
-  'cup-way': ['cup-backwards'],
-  'booster-wet': ['rear-seal-into-booster'],
-  'reservoir-rise': ['floating-leaks', 'end-seal-leaks', 'worn-primary'],
-};

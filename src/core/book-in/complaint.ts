@@ -12,6 +12,11 @@ export const COMPLAINTS = {
   'releases-itself': 'releases by itself',
   pulls: 'pulls to one side',
   seized: 'seized',
+  'low-pumps-up': 'low, comes up when pumped',
+  'long-travel': 'long travel before it bites',
+  'sinks-on-start': 'sinks when the engine starts',
+  pulsates: 'pulsates',
+  'weeps-standing': 'weeps only standing',
 } as const;
 export type Complaint = keyof typeof COMPLAINTS;
 export const COMPLAINT_NAMES = Object.keys(COMPLAINTS) as [Complaint, ...Complaint[]];

@@ -1,4 +1,5 @@
-import { CAUSE_NAMES, type CauseName, TEST_NAMES } from './cause';
+import { CAUSE_NAMES, type CauseName } from './cause';
+import { TEST_NAMES } from './cause-test';
 import type { Finding } from './finding';
 import type { Evidence } from './reason';
 

@@ -1,12 +1,8 @@
-import type { Complaint } from './complaint';
-
-/** What came in with whom, and why. */
+/** With whom one or more units came in, off what, and for when. Never changed in place: what is corrected is another job. */
 export type Job = {
   readonly id: string;
   readonly customer: string;
   readonly phone: string;
   readonly machine: string;
-  readonly complaints: readonly Complaint[];
-  readonly complaintText: string;
   readonly promisedAt: number;
 };

@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { CAUSE_NAMES, type CauseName } from './cause';
+import { CAUSE_NAMES, CAUSES, type CauseName } from './cause';
 import { COMPLAINT_NAMES, type Complaint } from './complaint';
+import { type Does, type Effect, HEARD_BY } from './effect';
 
 const Chance = z.number().min(0.001, 'a chance lies between 0.001 and 0.999').max(0.999, 'a chance lies between 0.001 and 0.999');
 const ByComplaint = z.strictObject(Object.fromEntries(COMPLAINT_NAMES.map((c) => [c, Chance]))) as unknown as z.ZodType<{
@@ -11,12 +12,21 @@ const ByComplaint = z.strictObject(Object.fromEntries(COMPLAINT_NAMES.map((c) =>
  * How often each cause is behind a unit (`prior`, relative), and how often a customer with it names each complaint (`given`).
  * The shop edits both; finished units move them on.
  */
-export const LikelihoodsDoor = z.strictObject(
+export const LikelihoodsSchema = z.strictObject(
   Object.fromEntries(CAUSE_NAMES.map((c) => [c, z.strictObject({ prior: Chance, given: ByComplaint })])),
 ) as unknown as z.ZodType<Likelihoods, Likelihoods>;
 export type Likelihoods = {
   readonly [C in CauseName]: { readonly prior: number; readonly given: { readonly [S in Complaint]: number } };
 };
+
+/** The same likelihoods with each figure as `say` puts it. */
+export const eachChance = (all: Likelihoods, say: (chance: number) => number): Likelihoods =>
+  Object.fromEntries(
+    CAUSE_NAMES.map((c) => {
+      const given = Object.fromEntries(COMPLAINT_NAMES.map((s) => [s, say(all[c].given[s])]));
+      return [c, { prior: say(all[c].prior), given }];
+    }),
+  ) as unknown as Likelihoods;
 
 const OFTEN = 0.7;
 const SOMETIMES = 0.3;
@@ -24,39 +34,36 @@ const SELDOM = 0.1;
 /** A complaint that nobody would expect with a cause: people describe things oddly. */
 const HARDLY = 0.02;
 
-const row = (prior: number, often: readonly Complaint[], sometimes: readonly Complaint[] = [], seldom: readonly Complaint[] = []) => ({
-  prior,
-  given: Object.fromEntries(
-    COMPLAINT_NAMES.map((c) => [c, often.includes(c) ? OFTEN : sometimes.includes(c) ? SOMETIMES : seldom.includes(c) ? SELDOM : HARDLY]),
-  ) as { readonly [S in Complaint]: number },
-});
+/** How often a complaint is heard with a cause, by what the cause does. */
+const heardWith = ({ often, sometimes = [], seldom = [] }: Does, complaint: Complaint): number => {
+  const { plainly, seldom: faintly = [] } = HEARD_BY[complaint];
+  const any = (effects: readonly Effect[], shown: readonly Effect[]): boolean => effects.some((e) => shown.includes(e));
+  if (any(plainly, often)) return OFTEN;
+  if (any(plainly, sometimes)) return SOMETIMES;
+  return any(plainly, seldom) || any(faintly, often) ? SELDOM : HARDLY;
+};
 
 /** As the shop starts with them: rough, from bench practice; stated so that they can be argued with. */
-export const STANDARD_LIKELIHOODS: Likelihoods = {
-  'worn-primary': row(0.12, ['sinks-slowly'], ['to-the-floor', 'falls-no-leak'], ['spongy', 'black-fluid']),
-  'bore-marked': row(0.12, ['sinks-slowly'], ['wet-boot', 'to-the-floor'], ['falls-no-leak', 'releases-itself']),
-  'secondary-leaks': row(0.07, ['wet-boot'], ['falls-no-leak'], ['spongy']),
-  'cup-leaks': row(0.1, ['wet-boot'], ['falls-no-leak', 'pulls', 'sinks-slowly'], ['spongy', 'releases-itself']),
-  'square-seal-worn': row(0.06, ['wet-boot'], ['pulls', 'falls-no-leak'], ['spongy']),
-  'floating-leaks': row(0.05, ['sinks-slowly'], ['to-the-floor', 'pulls']),
-  'end-seal-leaks': row(0.06, ['sinks-slowly', 'releases-itself'], ['to-the-floor'], ['spongy']),
-  'port-blocked': row(0.05, ['drags'], ['does-not-return', 'hard'], ['black-fluid']),
-  'rubber-swollen': row(0.04, ['drags', 'does-not-return'], ['hard', 'black-fluid'], ['sinks-slowly', 'seized']),
-  'rubber-perished': row(0.06, ['black-fluid'], ['sinks-slowly'], ['wet-boot', 'spongy']),
-  'piston-seized': row(0.08, ['seized', 'does-not-return'], ['drags', 'pulls', 'hard']),
-  'spring-weak': row(0.03, ['does-not-return'], ['drags'], ['spongy']),
-  'cup-backwards': row(0.02, ['to-the-floor'], ['falls-no-leak', 'wet-boot'], ['spongy', 'sinks-slowly']),
-  'rear-seal-into-booster': row(0.03, ['falls-no-leak'], ['hard', 'sinks-slowly']),
-  air: row(0.12, ['spongy'], ['to-the-floor'], ['sinks-slowly', 'releases-itself']),
-  'vacuum-valve': row(0.05, ['hard']),
-  'no-gap': row(0.05, ['drags'], ['does-not-return']),
-  'residual-missing': row(0.02, ['spongy', 'to-the-floor']),
-  'linkage-worn': row(0.04, ['to-the-floor'], ['releases-itself', 'spongy']),
-  'hose-collapsed': row(0.05, ['drags', 'does-not-return'], ['pulls', 'hard']),
-  adjustment: row(0.06, ['pulls'], ['to-the-floor', 'spongy'], ['drags']),
-  'line-leaks': row(0.05, ['falls-no-leak'], ['to-the-floor', 'spongy']),
-  'fluid-boils': row(0.03, ['spongy'], ['to-the-floor', 'releases-itself'], ['black-fluid']),
-};
+export const STANDARD_LIKELIHOODS = Object.fromEntries(
+  CAUSE_NAMES.map((name) => {
+    const { prior, does } = CAUSES[name];
+    return [name, { prior, given: Object.fromEntries(COMPLAINT_NAMES.map((c) => [c, heardWith(does, c)])) }];
+  }),
+) as unknown as Likelihoods;
+
+/** A model as it lies in the database: causes and complaints that came after it was stored take their standard numbers. */
+export const StoredLikelihoodsSchema = z
+  .record(z.string(), z.looseObject({ prior: z.number(), given: z.record(z.string(), z.number()) }))
+  .transform((rows) =>
+    Object.fromEntries(
+      CAUSE_NAMES.map((c) => {
+        const { prior, given } = STANDARD_LIKELIHOODS[c];
+        const known = Object.fromEntries(Object.entries(rows[c]?.given ?? {}).filter(([s]) => s in given));
+        return [c, { prior: rows[c]?.prior ?? prior, given: { ...given, ...known } }];
+      }),
+    ),
+  )
+  .transform((rows) => LikelihoodsSchema.parse(rows));
 
 /** Units that have left with a confirmed cause, counted: all of them, those of each cause, and with which of its complaints. */
 export type FinishedCounts = {

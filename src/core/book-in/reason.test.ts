@@ -1,10 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { UNIT_KINDS, type UnitKind } from '../family/family-name';
-import { CAUSE_NAMES, CAUSES, type CauseName, NEEDS_OPEN, TEST_NAMES, YES } from './cause';
+import { CAUSE_NAMES, CAUSES, type CauseName } from './cause';
+import { NEEDS_OPEN, TEST_NAMES } from './cause-test';
 import { COMPLAINT_NAMES, type Complaint } from './complaint';
-import { finishedCounts, LikelihoodsDoor, learned, STANDARD_LIKELIHOODS, STATED_WEIGHT } from './likelihoods';
+import { finishedCounts, LikelihoodsSchema, learned, STANDARD_LIKELIHOODS, STATED_WEIGHT } from './likelihoods';
 import { type Evidence, likelyCauses, TEST_SURE, testsWorthMaking } from './reason';
+import { YES } from './test-answers';
 
 const NONE = finishedCounts(new Map());
 const evidence = (kind: UnitKind, complaints: readonly Complaint[], tests: Evidence['tests'] = []): Evidence => ({
@@ -83,7 +85,7 @@ describe('tests', () => {
     const likely = likelyCauses(evidence('master-tandem', ['drags']), STANDARD_LIKELIHOODS, NONE);
     const next = testsWorthMaking(likely, []);
     expect(next.length).toBeGreaterThan(1);
-    expect(next.map((t) => t.dropBits)).toEqual([...next.map((t) => t.dropBits)].sort((a, b) => b - a));
+    expect(next.map((t) => t.worth)).toEqual([...next.map((t) => t.worth)].sort((a, b) => b - a));
     expect(testsWorthMaking(likely, [next[0]?.test ?? 'pump-up']).map((t) => t.test)).toEqual(next.slice(1).map((t) => t.test));
   });
 
@@ -131,8 +133,8 @@ describe('what finished units teach', () => {
   });
 });
 
-test('the door takes the standard numbers, and no chance of nought or one', () => {
-  expect(LikelihoodsDoor.parse(STANDARD_LIKELIHOODS)).toEqual(STANDARD_LIKELIHOODS);
+test('the schema takes the standard numbers, and no chance of nought or one', () => {
+  expect(LikelihoodsSchema.parse(STANDARD_LIKELIHOODS)).toEqual(STANDARD_LIKELIHOODS);
   const wrong = { ...STANDARD_LIKELIHOODS, air: { ...STANDARD_LIKELIHOODS.air, prior: 0 } };
-  expect(LikelihoodsDoor.safeParse(wrong).success).toBe(false);
+  expect(LikelihoodsSchema.safeParse(wrong).success).toBe(false);
 });

@@ -2,7 +2,7 @@ import type { Family } from '../family/family';
 import type { Geometry } from '../family/geometry';
 import type { Material } from '../family/material';
 import { PART_KINDS } from '../family/part-kind';
-import type { TrayPart } from '../strip/tray-door';
+import type { TrayPart } from '../strip/tray-schema';
 import { METHODS, type MethodName, type Residue } from '../strip/treatment';
 
 /** A way to clean this body: what for and how; or why it must not be used on it. */

@@ -1,7 +1,7 @@
 import type { Family } from '../family/family';
 import { PART_KINDS, type PartKind } from '../family/part-kind';
 import type { Station } from '../station';
-import type { TrayPart } from '../strip/tray-door';
+import type { TrayPart } from '../strip/tray-schema';
 
 /** Does putting this part in bear on what was proved? What holds no working pressure does not. */
 export const bearsOnProof = (kind: PartKind): boolean => PART_KINDS[kind].bears !== 'nothing';

@@ -1,4 +1,4 @@
-import type { Fastened, TrayPart } from '../strip/tray-door';
+import type { Fastened, TrayPart } from '../strip/tray-schema';
 
 /** What a manual gives for one fastener of a fitment. */
 export type Torque = {

@@ -1,7 +1,7 @@
 import type { Family } from '../family/family';
 import { roleOf } from '../family/family-name';
 import type { PartKind } from '../family/part-kind';
-import type { TrayPart } from '../strip/tray-door';
+import type { TrayPart } from '../strip/tray-schema';
 
 /** What a part is wetted with: the shop's lubricant in the fluid path, grease on its dust side, or nothing. */
 export type Wet = 'fluid-path' | 'dust-side' | 'dry';
@@ -17,7 +17,15 @@ export type Fitting = {
   readonly home: string;
 };
 
-type Asked = { readonly name: string; readonly family: Family; readonly part: TrayPart };
+type Asked = {
+  readonly name: string;
+  readonly family: Family;
+  readonly part: TrayPart;
+  /** The piston that it came out on, and goes in on. */
+  readonly on: string | null;
+  /** How it lay, as far as that is known: by a photo from stripping, where one was taken. */
+  readonly asItLay: string;
+};
 type HowTo = (asked: Asked) => Fitting;
 
 const isWheel = (family: Family): boolean => roleOf(family) === 'wheel';
@@ -41,12 +49,20 @@ const screw =
 
 /** @source design, domain, "Families and their anatomy", "Facing", "Cautions"; issue's list of what a close-up guide tells */
 const FITTING: { readonly [K in PartKind]: HowTo } = {
-  cup: ({ name }) => ({
-    todo: `Set the ${name} square, thumbs on opposite sides at 12 and 6, then at 3 and 9; work the lip in all round, then turn it as it goes. Do not push.`,
-    wet: 'fluid-path',
-    tool: 'slip sleeve or shim, blunt plastic',
-    home: 'Its lip is whole all round',
-  }),
+  cup: ({ name, on }) =>
+    on !== null
+      ? {
+          todo: `Work the ${name} onto the ${on} outside of the bore: over its land with clean fingers, no edge of a tool, and into its place. It goes in with the piston.`,
+          wet: 'fluid-path',
+          tool: 'clean fingers, cone of film',
+          home: 'It sits on the piston, lip whole all round',
+        }
+      : {
+          todo: `Set the ${name} square, thumbs on opposite sides at 12 and 6, then at 3 and 9; work the lip in all round, then turn it as it goes. Do not push.`,
+          wet: 'fluid-path',
+          tool: 'slip sleeve or shim, blunt plastic',
+          home: 'Its lip is whole all round',
+        },
   'plunger-seal': ({ name }) => ({
     todo: `Stretch the ${name} over the plunger’s land with a cone of film, into its groove; roll it once round so that it does not lie twisted.`,
     wet: 'fluid-path',
@@ -129,8 +145,8 @@ const FITTING: { readonly [K in PartKind]: HowTo } = {
     wet: 'dry',
     home: 'It lies flat',
   }),
-  'dished-washer': ({ name }) => ({
-    todo: `Lay the ${name} in with its dish as the photo from stripping shows.`,
+  'dished-washer': ({ name, asItLay }) => ({
+    todo: `Lay the ${name} in with its dish ${asItLay}.`,
     wet: 'dry',
     home: 'Its dish lies as it came out',
   }),
@@ -218,7 +234,7 @@ const FITTING: { readonly [K in PartKind]: HowTo } = {
   }),
   'end-plug': screw('Its washer lies under its face.', 'The spring pushes: first turns by hand.'),
   'bleed-screw': screw('Only until its cone seats: it shears easily.'),
-  'banjo-bolt': screw('Hold the banjo at the angle of the photo from stripping.'),
+  'banjo-bolt': (a) => screw(`Hold the banjo at its angle ${a.asItLay}.`)(a),
   switch: screw('By hand to the seal, then a little.'),
   'union-nut': screw('Behind its flare; the line runs straight into the port.'),
   'bleed-cap': ({ name }) => ({ todo: `Push on the ${name}.`, wet: 'dry', home: 'It is on' }),
@@ -235,8 +251,8 @@ const FITTING: { readonly [K in PartKind]: HowTo } = {
   'reservoir-cap': place('dry'),
   'cap-seal': place('dry'),
   screen: place('dry'),
-  'check-valve': ({ name }) => ({
-    todo: `Put the ${name} in so that it passes the way the photo from stripping shows; blow through it once.`,
+  'check-valve': ({ name, asItLay }) => ({
+    todo: `Put the ${name} in so that it passes ${asItLay}; blow through it once.`,
     wet: 'fluid-path',
     home: 'It passes the right way only',
   }),
@@ -272,6 +288,16 @@ const FITTING: { readonly [K in PartKind]: HowTo } = {
   'hard-line': place('dry'),
 };
 
-/** How this part goes into this unit. */
-export const fittingOf = (part: TrayPart, family: Family): Fitting =>
-  FITTING[part.kind]({ name: part.qty > 1 ? `${part.name} (${part.qty})` : part.name, family, part });
+/**
+ * How this part goes into this unit.
+ * @param on the piston that it came out on
+ * @param photographed whether a photo from stripping shows it
+ */
+export const fittingOf = (part: TrayPart, family: Family, on: TrayPart | null, photographed: boolean): Fitting =>
+  FITTING[part.kind]({
+    name: part.qty > 1 ? `${part.name} (${part.qty})` : part.name,
+    family,
+    part,
+    on: on?.name ?? null,
+    asItLay: photographed ? 'as the photo from stripping shows' : 'as it came out; the tray and its note say what is known of that',
+  });

@@ -1,9 +1,11 @@
 import { type BenchRecord, newestOf } from '../bench/bench-record';
 import { isFastener, PART_KINDS, type Stuff } from '../family/part-kind';
+import { seatOf } from '../family/pots';
 import { NO_TOUCH, type Touch } from '../fluid/contact';
 import { FLUIDS } from '../fluid/fluid';
 import { LUBRICANTS } from '../fluid/lubricant';
 import type { Units } from '../quantity/units';
+import { removalOrder } from '../strip/removal-order';
 import type { Torque } from './fastening';
 import { type Fitting, fittingOf, type Wet } from './fitting';
 import { assemblyOrder } from './order';
@@ -34,18 +36,30 @@ export type CloseUpStep = {
  * @param torques what manuals gave for the screws of its fitment
  */
 export const closeUpSteps = (
-  r: Closing & { readonly bench: readonly BenchRecord[] },
+  r: Closing & { readonly bench: readonly BenchRecord[]; readonly photos: readonly { readonly onKind: string; readonly onId: string }[] },
   torques: readonly Torque[],
   units: Units,
 ): readonly CloseUpStep[] => {
   const pieces = piecesOf(r);
   const touch = newestOf(r.bench, 'touch') ?? NO_TOUCH;
-  const { geometry } = r.unit;
+  const groups = removalOrder(r.family, r.tray);
   return assemblyOrder(r.family, r.tray).map((part) => {
-    const fitting = fittingOf(part, r.family);
+    const [carrier, ...riders] = groups.find((g) => g.includes(part)) ?? [part];
+    const on = carrier === part ? null : (carrier ?? null);
+    const photographed = r.photos.some((p) => p.onKind === 'part' && p.onId === part.id);
+    const fitting = fittingOf(part, r.family, on, photographed);
     const side = sideOf(r.family, r.tray, part) ?? null;
-    const lipped = side?.what === 'lip' && geometry !== null && geometry.spans[part.slotId] !== undefined;
-    const passing = lipped ? sayPassing(edgesOnTheWay(r.family, geometry, part.slotId), units) : null;
+    const { geometry, place } = seatOf(r, part.slotId);
+    // A seal that goes in on its piston meets the edges with it.
+    const lipped = on === null && side?.what === 'lip' && geometry !== null && geometry.spans[place] !== undefined;
+    const edges =
+      geometry === null
+        ? []
+        : (lipped ? [part] : on === null ? riders : []).map((p) => edgesOnTheWay(r.family, geometry, seatOf(r, p.slotId).place));
+    const passing = sayPassing(
+      edges.reduce((most, e) => (e.length > most.length ? e : most), []),
+      units,
+    );
     const leads =
       lipped && lipLeads(r.family, geometry, part, side)
         ? 'Its lip goes in first: fold it in all round, so that it does not turn over. '
@@ -55,7 +69,11 @@ export const closeUpSteps = (
       piece: usesOld(part) ? ('same' as const) : ('new' as const),
       from: sayPiece(pieces.get(part.slotId) ?? { kind: 'unlisted' }),
       fitting,
-      wetWith: sayWet(fitting.wet, PART_KINDS[part.kind].stuff, touch),
+      wetWith: sayWet(
+        r.family.proof === 'rig' ? fitting.wet : fitting.wet === 'fluid-path' ? 'dry' : fitting.wet,
+        PART_KINDS[part.kind].stuff,
+        touch,
+      ),
       passing: passing === null && leads === '' ? null : `${leads}${passing ?? ''}`.trim(),
       side,
       even: mayBeEven(part.kind),

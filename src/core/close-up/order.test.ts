@@ -6,7 +6,7 @@ import { UNIT_KINDS } from '../family/family-name';
 import { METRIC } from '../quantity/units';
 import { putIn } from '../strip/part-news';
 import { bareRow, emptyTray } from '../strip/tray';
-import type { TrayPart } from '../strip/tray-door';
+import type { TrayPart } from '../strip/tray-schema';
 import { bearsOnGap, bearsOnProof, lastIn, reopenedByParts } from './bearing';
 import { fittingOf } from './fitting';
 import { assemblyOrder, inTheWay } from './order';
@@ -228,7 +228,7 @@ describe('past the edges', () => {
 
 test.each(UNIT_KINDS)('%s: every part is told how it goes in and what is seen when it is home', (name) => {
   for (const part of trayOf(FAMILIES[name])) {
-    const fitting = fittingOf(part, FAMILIES[name]);
+    const fitting = fittingOf(part, FAMILIES[name], null, false);
     expect([part.slotId, fitting.todo.endsWith('.'), fitting.home.length > 3]).toEqual([part.slotId, true, true]);
     expect(fitting.todo).toContain(part.name);
   }

@@ -2,7 +2,7 @@ import type { Family } from '../family/family';
 import { isRadial, isStop } from '../family/part-kind';
 import { isForeign } from '../strip/part-state';
 import { removalOrder } from '../strip/removal-order';
-import type { TrayPart } from '../strip/tray-door';
+import type { TrayPart } from '../strip/tray-schema';
 
 /** Does this part go back in, the same or a new one? What was binned, or what an optional place never held, does not. */
 export const goesBack = (family: Family, p: TrayPart): boolean =>
@@ -53,8 +53,10 @@ export const inTheWay = (family: Family, tray: readonly TrayPart[], part: TrayPa
   const groups = removalOrder(family, tray);
   if (OVER[part.kind] !== undefined) return groups.flatMap(([p]) => (p !== undefined && OVER[part.kind]?.includes(p.kind) ? [p] : []));
   if (family.bore === 'none' || isStop(part.kind) || isRadial(part.kind) || part.kind === 'banjo-bolt') return [];
+  const potOf = (p: TrayPart): number | undefined => family.slots.find((s) => s.id === p.slotId)?.pot?.no;
   const axial = groups.filter(
-    ([p]) => p !== undefined && (isStop(p.kind) || !(isRadial(p.kind) || p.kind in OVER || p.kind === 'banjo-bolt')),
+    ([p]) =>
+      p !== undefined && potOf(p) === potOf(part) && (isStop(p.kind) || !(isRadial(p.kind) || p.kind in OVER || p.kind === 'banjo-bolt')),
   );
   if (family.bore === 'through')
     return nearerEnd(

@@ -2,7 +2,7 @@ import type { Family } from '../family/family';
 import type { Geometry } from '../family/geometry';
 import { sayLength } from '../quantity/say';
 import type { Units } from '../quantity/units';
-import type { TrayPart } from '../strip/tray-door';
+import type { TrayPart } from '../strip/tray-schema';
 import type { Side } from './side';
 
 /** An edge in the bore wall that a seal is pushed past on its way in; mm from the open end. */

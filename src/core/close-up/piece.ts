@@ -1,12 +1,12 @@
 import type { Family } from '../family/family';
-import type { Geometry } from '../family/geometry';
 import { neverReused } from '../family/part-kind';
+import { type Bored, boreMmAt } from '../family/pots';
 import { assignItems } from '../kit/assign';
 import { asFound, leftIn } from '../kit/bag';
 import { inFirst, needsOf } from '../kit/needs-of';
 import type { SetAside } from '../kit/set-aside';
 import { isExpired } from '../store/article';
-import type { PieceFrom, TrayPart } from '../strip/tray-door';
+import type { PieceFrom, TrayPart } from '../strip/tray-schema';
 
 /** Where a piece that goes in comes from. */
 export type Piece =
@@ -20,7 +20,7 @@ export type Piece =
 export type Closing = {
   readonly family: Family;
   readonly tray: readonly TrayPart[];
-  readonly unit: { readonly geometry: Geometry | null };
+  readonly unit: Bored;
   readonly setAside: readonly SetAside[];
 };
 
@@ -37,7 +37,10 @@ export const piecesOf = (r: Closing): ReadonlyMap<string, Piece> => {
       return { bag, place: i + 1, item: { ...asFound(item, i, bag.findings), qty: Math.max(0, leftIn(bag, i) - gone) } };
     }),
   );
-  const needs = inFirst(needsOf(r.family, r.tray, r.unit.geometry?.nominalMm ?? null), r.tray).filter((n) => !placed.has(n.id));
+  const needs = inFirst(
+    needsOf(r.family, r.tray, (slotId) => boreMmAt(r, slotId)),
+    r.tray,
+  ).filter((n) => !placed.has(n.id));
   const given = new Map(
     assignItems(
       needs,

@@ -1,7 +1,7 @@
 import type { Faces } from '../family/facing';
 import { type Family, partFacing } from '../family/family';
 import { PART_KINDS, type PartKind, partsChambers } from '../family/part-kind';
-import type { TrayPart } from '../strip/tray-door';
+import type { TrayPart } from '../strip/tray-schema';
 
 /** What tells the two ways in which a part can go in: the lip of a seal, the bowl of a washer, the small end of a spring. */
 export type Sided = 'lip' | 'bowl' | 'small-end';

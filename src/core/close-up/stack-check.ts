@@ -1,6 +1,6 @@
 import { type Chamber, expectedFacing, type Faces } from '../family/facing';
 import { neverReused } from '../family/part-kind';
-import type { Fate } from '../strip/tray-door';
+import type { Fate } from '../strip/tray-schema';
 
 /** A seal between two neighbouring chambers, the open-end one first. `faces` is where its lip opens, as found. */
 export type StackSeal = {

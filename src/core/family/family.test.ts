@@ -1,12 +1,13 @@
 import { describe, expect, test } from 'vitest';
 import { stackCheck } from '../close-up/stack-check';
+import { carrierOf } from './carrier';
 import { familyFaults } from './check-family';
 import { FAMILIES } from './families';
 import { type Drawing, geometryAt, slotFacing } from './family';
 import { FAMILY_NAMES, type FamilyName } from './family-name';
 import { laneOf } from './lane';
 import { sectionOf } from './section';
-import { VariantDoor } from './variant-door';
+import { VariantSchema } from './variant-schema';
 
 const BORES_MM = [12.7, 15.875, 20.6375, 22.225, 31.75, 42.8625];
 const cases = FAMILY_NAMES.flatMap((name) => BORES_MM.map((mm) => [name, mm] as const));
@@ -107,5 +108,30 @@ test.each(FAMILY_NAMES)('%s: one seal turned is always caught, a right stack nev
 
 test.each(FAMILY_NAMES)('%s can be copied to a variant as it stands', (name) => {
   const { slots, drawing } = FAMILIES[name];
-  expect(VariantDoor.parse({ base: name, label: 'A copy', slots, drawing })).toMatchObject({ slots, drawing });
+  expect(VariantSchema.parse({ base: name, label: 'A copy', slots, drawing })).toMatchObject({ slots, drawing });
 });
+
+describe('what carries a seal', () => {
+  test.each<[FamilyName, string, string]>([
+    ['wheel-double', 'left-cup', 'left-piston'],
+    ['wheel-double', 'right-cup', 'right-piston'],
+    ['master-tandem', 'secondary', 'rear-piston'],
+    ['master-tandem', 'rear-primary', 'rear-piston'],
+    ['master-tandem', 'floating-rear', 'floating-piston'],
+    ['master-tandem', 'front-primary', 'floating-piston'],
+    ['caliper-half', 'pressure-seal', 'piston'],
+    ['slave', 'cup', 'piston'],
+  ])('of a %s, the %s: %s', (name, seal, piston) => {
+    const family = FAMILIES[name];
+    expect(carrierOf(family, family.drawing ?? missing(), seal)).toBe(piston);
+  });
+
+  test('no seal of any family runs without a piston', () => {
+    for (const family of Object.values(FAMILIES))
+      for (const seal of family.drawing?.seals ?? [])
+        expect([family.name, seal.id, carrierOf(family, family.drawing ?? missing(), seal.id)]).not.toContain(undefined);
+  });
+});
+const missing = (): never => {
+  throw new Error('no drawing');
+};

@@ -18,6 +18,8 @@ export type Slot = {
   readonly groove?: string;
   /** Kinds that hold this place in other units of the family; which one is seen at strip. */
   readonly oneOf?: readonly PartKind[];
+  /** Which pot of several it lies in, and what its place is called in a half with one. */
+  readonly pot?: { readonly no: number; readonly place: string };
 };
 
 /** Everything that is fixed by the family. Facing is not stored: it follows from the chambers. */

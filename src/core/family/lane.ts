@@ -33,8 +33,14 @@ export const laneOf = (seal: BoreSeal, marginMm: number): Lane => {
   };
 };
 
-/** Lanes of seals that move. */
-export const movingLanes = (lanes: readonly Lane[]): readonly Lane[] => lanes.filter((l) => l.role !== 'static');
+type OfRole = Pick<BoreSeal, 'role'>;
+/** Seals that move, or their lanes. */
+export const movingLanes = <L extends OfRole>(lanes: readonly L[]): readonly L[] => lanes.filter((l) => l.role !== 'static');
+/** Those that wear and limits are judged by: the ones that move, or all where none does. */
+export const countedLanes = <L extends OfRole>(lanes: readonly L[]): readonly L[] => {
+  const moving = movingLanes(lanes);
+  return moving.length > 0 ? moving : lanes;
+};
 
 /** Do two closed stretches of the bore touch? */
 export const touches = (a0: number, a1: number, b0: number, b1: number): boolean => a0 <= b1 + NOISE && b0 <= a1 + NOISE;

@@ -3,14 +3,14 @@ import { describe, expect, test } from 'vitest';
 import { putIn } from '../strip/part-news';
 import { partState } from '../strip/part-state';
 import { bareRow, emptyTray } from '../strip/tray';
-import type { TrayPart } from '../strip/tray-door';
+import type { TrayPart } from '../strip/tray-schema';
 import { familyFaults, sayFamilyFault } from './check-family';
 import { FAMILIES } from './families';
 import { type Drawing, type Family, geometryAt, slotFacing } from './family';
 import { FAMILY_NAMES } from './family-name';
 import { PART_KIND_NAMES } from './part-kind';
 import { sectionOf } from './section';
-import { familyOf, type Variant } from './variant-door';
+import { familyOf, type Variant } from './variant-schema';
 
 const variantOf = (name: (typeof FAMILY_NAMES)[number], change: (f: Family & { readonly drawing: Drawing }) => Partial<Family>): Family => {
   const family = FAMILIES[name] as Family & { readonly drawing: Drawing };

@@ -3,7 +3,7 @@ import type { Geometry } from '../family/geometry';
 import { PART_KINDS } from '../family/part-kind';
 import type { Station } from '../station';
 import { partState, type TrayWay } from '../strip/part-state';
-import type { TrayPart } from '../strip/tray-door';
+import type { TrayPart } from '../strip/tray-schema';
 import type { MethodName } from '../strip/treatment';
 
 type Kind = {
@@ -63,10 +63,15 @@ export const openingsOf = (family: Family, geometry: Geometry | null): readonly 
   geometry === null
     ? []
     : [
-        ...(family.bore === 'through' ? ['left mouth', 'right mouth'] : ['mouth']),
+        ...(family.bore === 'through' ? ['left mouth', 'right mouth'] : mouths(family)),
         ...geometry.ports.filter((p) => !insideReservoir(p.kind)).map((p) => `${p.id.replaceAll('-', ' ')} port`),
         ...(geometry.ports.some((p) => insideReservoir(p.kind)) ? ['reservoir opening'] : []),
       ];
+/** One a pot. */
+const mouths = ({ slots }: Family): readonly string[] => {
+  const pots = Math.max(1, ...slots.map((s) => s.pot?.no ?? 1));
+  return Array.from({ length: pots }, (_, i) => (pots === 1 ? 'mouth' : `mouth of pot ${i + 1}`));
+};
 /** Feed and compensating ports open into the reservoir: one plug covers them. */
 const insideReservoir = (kind: Geometry['ports'][number]['kind']): boolean => kind === 'feed' || kind === 'compensating';
 

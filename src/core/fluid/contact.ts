@@ -1,3 +1,5 @@
+import { capital } from '../capital';
+import { fixed } from '../quantity/figure';
 import { METHODS, type MethodName, toRinse } from '../strip/treatment';
 import { FLUIDS, type FluidName, lowerBoiling, mixingOf, sayBoiling } from './fluid';
 import { LUBRICANTS, type LubricantName } from './lubricant';
@@ -129,11 +131,11 @@ export const sayContact = (c: Contact): string => {
     case 'rubber-unknown':
       return c.swell === null
         ? 'Say what the rubber of the kit is: its bag or its maker states it. If nobody can say, put a spare piece in mineral oil for a day.'
-        : `The test piece grew by ${swellPct(c.swell).toFixed(1)} %: ${SWELL_WORDS[swellAnswer(c.swell)]}`;
+        : `The test piece grew by ${fixed(swellPct(c.swell), 1)} %: ${SWELL_WORDS[swellAnswer(c.swell)]}`;
     case 'bag-contradicts':
       return `A bag set aside holds ${RUBBERS[c.stated]}, and ${RUBBERS[c.rubber]} goes into this unit: one of the two is wrong.`;
     case 'swell-contradicts':
-      return `The test piece grew by ${swellPct(c.swell).toFixed(1)} % in mineral oil: that is not ${RUBBERS[c.rubber]}. Ask the kit’s maker before anything goes in.`;
+      return `The test piece grew by ${fixed(swellPct(c.swell), 1)} % in mineral oil: that is not ${RUBBERS[c.rubber]}. Ask the kit’s maker before anything goes in.`;
     case 'rubber-fluid':
       return c.bears === 'good'
         ? `${RUBBERS[c.rubber]} bears ${FLUIDS[c.fluid].label} well.`
@@ -154,8 +156,6 @@ export const sayContact = (c: Contact): string => {
     }
   }
 };
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 const SWELL_WORDS = {
   'glycol-rubber': 'it is EPDM or SBR, for glycol or silicone fluid. Say so.',

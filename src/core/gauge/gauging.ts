@@ -3,6 +3,8 @@ import type { Reading } from './reading';
 /** One gauging of a bore. Times in ms since 1970. */
 export type Gauging = {
   readonly id: string;
+  /** Which bore of the unit, from 1. */
+  readonly pot: number;
   readonly at: number;
   readonly personId: string;
   readonly bodyTempC: number | null;

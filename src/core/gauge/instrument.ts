@@ -1,3 +1,4 @@
+import { fixed } from '../quantity/figure';
 import type { Rules } from '../rules/rule-set';
 import { above } from '../statistics/compare';
 
@@ -6,6 +7,10 @@ export type Instrument = {
   readonly id: string;
   readonly name: string;
   readonly lastCheck: { readonly at: number; readonly ringMm: number; readonly readMm: number } | null;
+  /** What it can measure; null where nobody has said. */
+  readonly range: { readonly fromMm: number; readonly toMm: number } | null;
+  /** Which of the shop's branches it is at; null: the first. */
+  readonly branch: string | null;
   /** It posts its readings by itself. */
   readonly posts: boolean;
 };
@@ -38,6 +43,6 @@ export const sayUnfit = (name: string, u: Unfit): string => {
     case 'overdue':
       return `${name} was last held against its ring ${Math.floor(u.days)} days ago; ${u.allowedDays} are allowed. Check it first.`;
     case 'off-its-ring':
-      return `${name} was ${u.offUm.toFixed(1)} µm off its ring; ${u.allowedUm} are allowed. Set it anew and check it.`;
+      return `${name} was ${fixed(u.offUm, 1)} µm off its ring; ${u.allowedUm} are allowed. Set it anew and check it.`;
   }
 };

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { ClockDeg, DiaMm, XMm } from './gauge-door';
+import { ClockDeg, DiaMm, XMm } from './gauge-schema';
 
 /** What a gauge posts: a diameter, and where it was taken if the gauge knows. */
 export const SentReadings = z

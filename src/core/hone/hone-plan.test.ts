@@ -2,8 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { STANDARD_RULES } from '../rules/rule-set';
 import { cuttingRate, GRITS, type HonePass } from './cutting-rate';
-import { HonePlanRequest } from './hone-door';
 import { type HonePlanInput, honePlan } from './hone-plan';
+import { HonePlanRequest } from './hone-schema';
+import { whyUnlikelyPass } from './unlikely-pass';
 
 const input = (more: Partial<HonePlanInput> = {}): HonePlanInput => ({
   startDiaMm: 22.24,
@@ -134,7 +135,28 @@ describe('the cutting rate', () => {
   });
 });
 
-test('the door refuses what cannot be, all of it at once', () => {
+test('the schema refuses what cannot be, all of it at once', () => {
   const result = HonePlanRequest.safeParse({ ...input(), rpm: 0, material: 'wood', passes: [{ ...pass(), grit: 240 }] });
   expect(result.success ? [] : result.error.issues.map((i) => i.path.join('.'))).toEqual(['material', 'rpm', 'passes.0.grit']);
+});
+
+describe('a pass that cannot have been', () => {
+  const pass = { grit: 220, strokes: 20, strokesPerMin: 60, rpm: 450, beforeMm: 22.24, tool: 'stone' } as const;
+  // By hand: 20 strokes at 60 a minute and 450 turns are 150 turns; the table's 7.5 µm per 100 turns give 11 µm, and six times that is 67;
+  // the gauge's 5 and a body 40 K warmer than said, 22.3 mm · 11e-6 · 40 = 10 µm, may add to it.
+  test.each<[string, number, RegExp | undefined]>([
+    ['as the table says', 22.251, undefined],
+    ['six times as fast', 22.305, undefined],
+    ['more than stones can take off', 22.34, /^100 µm in 20 strokes is more than stones of this grit can take off \(8\d µm\)/],
+    ['a little smaller: the gauge', 22.237, undefined],
+    ['smaller', 22.22, /^It reads 20 µm smaller than before the pass/],
+  ])('%s', (_, afterMm, says) => {
+    const slip = whyUnlikelyPass({ ...pass, afterMm }, 'cast-iron');
+    if (says === undefined) expect(slip).toBeUndefined();
+    else expect(slip).toMatch(says);
+  });
+  test('paper takes the gloss off and little else', () =>
+    expect(whyUnlikelyPass({ ...pass, tool: 'paper', afterMm: 22.34 }, 'alloy')).toMatch(
+      /^100 µm in 20 strokes is more than this can take off/,
+    ));
 });

@@ -90,6 +90,7 @@ test('what was cut is said by tool and grit, from where to where', () => {
   const logged = (p: HonePass, tool: BorePass['tool']): BorePass => ({
     ...p,
     id: '',
+    pot: 1,
     at: 0,
     personId: '',
     tool,

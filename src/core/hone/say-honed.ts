@@ -1,3 +1,4 @@
+import { fixed } from '../quantity/figure';
 import type { BorePass } from './bore-pass';
 import { TOOLS } from './drive';
 
@@ -10,5 +11,5 @@ export const sayHoned = (passes: readonly BorePass[]): string => {
     const n = passes.filter((p) => `${TOOLS[p.tool]} ${p.grit}` === kind).reduce((sum, p) => sum + p.strokes, 0);
     return `${kind}: ${n} strokes`;
   });
-  return `${strokes.join(', ')}; ${first.beforeMm.toFixed(3)} to ${last.afterMm.toFixed(3)} mm`;
+  return `${strokes.join(', ')}; ${fixed(first.beforeMm, 3)} to ${fixed(last.afterMm, 3)} mm`;
 };

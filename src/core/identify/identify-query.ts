@@ -1,3 +1,4 @@
+import { plainFigure } from '../schema/sheet';
 import type { Measured, NumberFeature } from './feature';
 import { NUMBER_FEATURES } from './feature';
 
@@ -25,7 +26,7 @@ export const measuredOf = (query: Readonly<Record<string, string | undefined>>):
 
 export const queryOf = (m: Measured): string =>
   new URLSearchParams({
-    ...Object.fromEntries(NUMBER_FEATURES.flatMap((f) => (m[f] == null ? [] : [[f, String(m[f].value)]]))),
+    ...Object.fromEntries(NUMBER_FEATURES.flatMap((f) => (m[f] == null ? [] : [[f, plainFigure(m[f].value)]]))),
     ...(m.portThreads == null || m.portThreads.length === 0 ? {} : { portThreads: m.portThreads.join(',') }),
     ...(m.outletCount == null ? {} : { outletCount: String(m.outletCount) }),
     ...(m.castingMark == null || m.castingMark === '' ? {} : { castingMark: m.castingMark }),

@@ -101,7 +101,7 @@ describe('which fitment it is', () => {
     }));
     const start = performance.now();
     const answer = identify({ measured: { boreMm: { value: 19.05 } }, fitments: many }, STANDARD_RULES, 100);
-    expect(performance.now() - start).toBeLessThan(3000);
+    expect(performance.now() - start).toBeLessThan(10_000);
     expect([answer.candidates.length, answer.candidates[0]?.agree, answer.measureNext?.feature]).toEqual([100, ['boreMm'], 'strokeMm']);
   });
 

@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
+import { gaugeBore } from '../gauge/gauge';
 import { STANDARD_RULES } from '../rules/rule-set';
+import { leftOfDepth } from './after-cut';
 import { type JudgeInput, judgeBore } from './judge';
 import type { Mark } from './mark';
 
@@ -67,6 +69,81 @@ describe('a mark, by where it lies and how deep it is', () => {
     // At 46, halfway between the stations at 42 and 50, plus 2 × (10 + 5) µm.
     const highAt = (xMm: number) => judge({}).gauge?.stations.find((s) => s.xMm === xMm)?.highMm ?? Number.NaN;
     expect(one({ x0Mm: 46, x1Mm: 46, depthUm: 10 })?.needsDiaMm).toBeCloseTo((highAt(42) + highAt(50)) / 2 + 0.03, 9);
+  });
+});
+
+describe('a mark measured before a cut', () => {
+  const before = { beforeCut: { expectedUm: 0 }, depthUm: 11 };
+  test.each<[string, Partial<Mark>, string]>([
+    ['in a lane counts as undecided, however deep it was', before, 'undecided'],
+    ['and so does one that only had to be polished', { ...before, depthUm: 2 }, 'undecided'],
+    ['clear of all lanes it may stay, then as now', { ...before, x0Mm: 5, x1Mm: 6 }, 'reuse'],
+    ['a crack does not go away', { ...before, kind: 'crack' }, 'scrap'],
+  ])('%s', (_, m, outcome) => expect(one(m)?.outcome).toBe(outcome));
+
+  const stations = (diaMm: number) =>
+    gaugeBore({ material: 'cast-iron', readings: [20, 50].map((xMm) => ({ xMm, clockDeg: 0, diaMm })) }, STANDARD_RULES).stations;
+  test.each([
+    // By hand: 22.24 to 22.286 takes 23 µm off the wall; 22.24 to 22.25 takes 5.
+    [11, 22.286, 0],
+    [11, 22.25, 6],
+    [30, 22.286, 7],
+  ])('%d µm in 22.24, cut to %d: %d µm should be left', (depthUm, cutMm, leftUm) => {
+    expect(leftOfDepth({ depthUm, x0Mm: 30, x1Mm: 31 }, stations(22.24), stations(cutMm))).toBeCloseTo(leftUm, 6);
+  });
+
+  test('of a depth that nobody measured nothing is expected', () =>
+    expect(leftOfDepth({ x0Mm: 30, x1Mm: 31 }, stations(22.24), stations(22.25))).toBeNull());
+});
+
+describe('two pistons in one bore', () => {
+  // A wheel cylinder of 22.225 in cast iron: each piston may have 0.13 mm of play, worked out by hand.
+  const seals = (leftMm: number, rightMm: number) => [
+    { id: 'left-cup', role: 'pressure' as const, restXMm: 24, contactMm: 2.5, travelMm: -6, pistonDiaMm: leftMm },
+    { id: 'right-cup', role: 'pressure' as const, restXMm: 38, contactMm: 2.5, travelMm: 6, pistonDiaMm: rightMm },
+  ];
+  const through = (leftMm: number, rightMm: number, diaAt: (xMm: number) => number, more: Partial<JudgeInput> = {}) =>
+    judge({
+      family: 'wheel-double',
+      material: 'cast-iron',
+      bore: { lengthMm: 62, nominalMm: 22.225 },
+      pistonDiaMm: Math.max(leftMm, rightMm),
+      seals: seals(leftMm, rightMm),
+      readings: [16, 21, 26, 36, 41, 46].flatMap((xMm) => [0, 45, 90, 135].map((clockDeg) => ({ xMm, clockDeg, diaMm: diaAt(xMm) }))),
+      bodyTempC: 20,
+      gaugeTempC: 20,
+      school: 'hone-to-limit',
+      ...more,
+    });
+
+  test('22.16 and 22.10: a bore that the larger would pass is too wide for the smaller, and its lane is named', () => {
+    const answer = through(22.16, 22.1, () => 22.245);
+    expect([answer.outcome, answer.limitDiaMm]).toEqual(['sleeve', 22.1 + 0.13]);
+    expect(answer.decides).toMatchObject({ sealId: 'right-cup', pistonDiaMm: 22.1, highMm: 22.245 });
+    expect(answer.reasons[0]).toMatch(
+      /^Worn out as it is: 22\.245 mm at its widest under the right cup seal, .*past the limit of 22\.230 mm\.$/,
+    );
+    expect(through(22.16, 22.16, () => 22.245)).not.toHaveProperty('decides');
+    expect(through(22.16, 22.16, () => 22.245).outcome).toBe('reuse');
+  });
+
+  test('a bore worn only where the larger one runs may stay: each lane has its own limit', () => {
+    const worn = (xMm: number) => (xMm < 31 ? 22.235 : 22.215);
+    expect(through(22.16, 22.1, worn).outcome).toBe('reuse');
+    expect(through(22.1, 22.16, worn)).toMatchObject({ outcome: 'sleeve', decides: { sealId: 'left-cup' } });
+  });
+
+  test('a cut goes through both lanes, so the lesser limit is the target’s', () => {
+    const marks = [mark({ x0Mm: 22, x1Mm: 23, depthUm: 12 })];
+    expect(through(22.16, 22.16, () => 22.21, { marks }).outcome).toBe('hone');
+    expect(through(22.16, 22.1, () => 22.21, { marks })).toMatchObject({ outcome: 'sleeve', limitDiaMm: 22.23 });
+  });
+
+  test('a piston that does not pass its own lane is asked for again', () => {
+    const answer = through(22.16, 22.21, () => 22.205);
+    expect(answer.toDo.map((t) => t.text)).toEqual([
+      'Measure the piston that carries the right cup seal again: 22.210 mm does not pass a bore of 22.205 mm.',
+    ]);
   });
 });
 

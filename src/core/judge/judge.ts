@@ -1,15 +1,16 @@
 import type { FamilyName } from '../family/family-name';
-import { type BoreSeal, type Lane, laneOf } from '../family/lane';
+import { type Lane, laneOf } from '../family/lane';
 import { openLanes } from '../gauge/coverage';
 import { type FormBetween, formBetween } from '../gauge/form-between';
 import { type BoreForm, type GaugeInput, gaugeBore, gaugeRules, gaugeUncertainty } from '../gauge/gauge';
 import type { Station } from '../gauge/station';
+import { METRIC, type Units } from '../quantity/units';
 import type { RuleName, Rules } from '../rules/rule-set';
 import { type School, usualSchool } from '../rules/school';
 import { above, atMost, roundUpTo } from '../statistics/compare';
 import { normalCdf, spread } from '../statistics/summary';
-import { stationsInLanes } from './lane-stations';
-import { type BoreLimits, boreLimits, type MakersLimit } from './limits';
+import { laneWear, stationsInLanes } from './lane-stations';
+import { type BoreLimits, boreLimits, type CarriedSeal, type LaneLimit, type MakersLimit } from './limits';
 import type { Mark } from './mark';
 import { CUT_STEP_MM, grooveLeakMlPerMin, judgeMark, type MarkContext, type MarkVerdict } from './mark-verdict';
 import type { BoreOutcome } from './outcome';
@@ -21,7 +22,7 @@ export type JudgeInput = Omit<GaugeInput, 'readings'> & {
   readonly family: FamilyName;
   readonly bore: { readonly lengthMm: number; readonly nominalMm: number; readonly wallMm?: number | null | undefined };
   readonly pistonDiaMm: number;
-  readonly seals: readonly BoreSeal[];
+  readonly seals: readonly CarriedSeal[];
   readonly marks?: readonly Mark[] | null | undefined;
   readonly readings?: GaugeInput['readings'] | null | undefined;
   readonly school?: School | null | undefined;
@@ -52,7 +53,10 @@ export type OpenQuestion = {
 export type Judgement = {
   readonly outcome: BoreOutcome;
   readonly targetDiaMm: number | null;
+  /** Of the lane that decides: before a cut the one with the least to spare, for a cut the one with the least limit. */
   readonly limitDiaMm: number;
+  /** That lane, where pistons of more than one diameter run in the bore. */
+  readonly decides?: LaneLimit & { readonly highMm: number | null };
   readonly marginMm: number | null;
   readonly confidence: number | null;
   readonly formDiaMm: number | null;
@@ -92,24 +96,27 @@ const JUDGE_RULES: readonly RuleName[] = [
  * Can this bore be saved? Every mark by where it lies and what clearing it costs, the form, the wear and the piston, against the limit.
  * @param input lengths in mm from the open end, depths in µm; at least one seal; marks with x0 ≤ x1
  * @param gauged the form of these very readings, where it is known already
+ * @param units in which the sentences say their lengths
  * @returns diameters in mm at 20 °C, unrounded but for the target, which is a multiple of 0.005
  * @source design, chapter 2
  */
-export function judgeBore(input: JudgeInput, shop: Rules, gauged?: BoreForm | null): Judgement {
+export function judgeBore(input: JudgeInput, shop: Rules, gauged?: BoreForm | null, units = METRIC): Judgement {
   const gauge = gauged === undefined ? formOf(input, shop) : gauged;
   const judged = judgeOnce(input, shop, gauge);
   const again = gaugeAgain(input, shop, gauge, judged.outcome);
-  const { context, limits, uncertaintyMm } = judged;
+  const { context, decides, limits, uncertaintyMm } = judged;
+  const { limitDiaMm } = decides;
   const outcome = again === undefined ? judged.outcome : 'undecided';
   const toDo = again === undefined ? judged.toDo : inOrder([...judged.toDo, again]);
   const { targetDiaMm } = judged;
-  const marginMm = targetDiaMm === null ? null : limits.limitDiaMm - uncertaintyMm - targetDiaMm;
+  const marginMm = targetDiaMm === null ? null : limitDiaMm - uncertaintyMm - targetDiaMm;
   return {
     outcome,
     targetDiaMm,
-    limitDiaMm: limits.limitDiaMm,
+    limitDiaMm,
+    ...(limits.lanes.some((l) => l.pistonDiaMm !== decides.pistonDiaMm) ? { decides } : {}),
     marginMm,
-    confidence: targetDiaMm === null ? null : chanceWithin(limits.limitDiaMm - targetDiaMm, judged.doubtMm),
+    confidence: targetDiaMm === null ? null : chanceWithin(limitDiaMm - targetDiaMm, judged.doubtMm),
     formDiaMm: judged.formDiaMm,
     formDoubtMm: judged.between?.doubtMm ?? null,
     lanes: context.lanes,
@@ -122,20 +129,23 @@ export function judgeBore(input: JudgeInput, shop: Rules, gauged?: BoreForm | nu
         distanceMm: zone.distanceMm,
         outcome: verdict.kind,
         needsDiaMm: 'needsDiaMm' in verdict ? verdict.needsDiaMm : null,
-        reason: sayMark(mark, zone, verdict),
+        reason: sayMark(mark, zone, verdict, units),
         ...(leak === undefined ? {} : { grooveLeakMlPerMin: leak }),
       };
     }),
-    toDo: toDo.map(openQuestion),
-    reasons: sayBore({
-      outcome,
-      reasons: judged.reasons,
-      targetDiaMm,
-      limitDiaMm: limits.limitDiaMm,
-      uncertaintyMm,
-      marginMm,
-      marks: judged.marks.map((m) => ({ id: m.mark.id, kind: m.verdict.kind })),
-    }),
+    toDo: toDo.map((t) => openQuestion(t, units)),
+    reasons: sayBore(
+      {
+        outcome,
+        reasons: judged.reasons,
+        targetDiaMm,
+        limitDiaMm,
+        uncertaintyMm,
+        marginMm,
+        marks: judged.marks.map((m) => ({ id: m.mark.id, kind: m.verdict.kind })),
+      },
+      units,
+    ),
     gauge,
     rulesUsed: Object.fromEntries(JUDGE_RULES.map((name) => [name, judged.rules[name]])),
   };
@@ -147,12 +157,12 @@ const doubtOf = (uncertaintyMm: number, between: FormBetween | null): number => 
 /** Without any doubt there is nothing to ask: Φ(0/0) is not a number. */
 const chanceWithin = (marginMm: number, doubtMm: number): number => (doubtMm === 0 ? 1 : normalCdf(marginMm / doubtMm));
 
-const openQuestion = (t: ToDo): OpenQuestion => ({
+const openQuestion = (t: ToDo, units: Units): OpenQuestion => ({
   what: t.what,
   ...('markId' in t ? { markId: t.markId } : {}),
   ...('sealId' in t ? { sealId: t.sealId } : {}),
   ...('xMm' in t ? { xMm: t.xMm } : {}),
-  text: sayToDo(t),
+  text: sayToDo(t, units),
 });
 
 /** Of marks, of the gauging, then the piston and the form. */
@@ -211,6 +221,7 @@ const judgeOnce = (input: JudgeInput, shop: Rules, gauge: BoreForm | null) => {
     outcome,
     targetDiaMm: whole.certain === undefined ? whole.targetDiaMm : null,
     formDiaMm: whole.formDiaMm,
+    decides: whole.decides,
     reasons: whole.reasons,
     toDo,
     marks,
@@ -227,6 +238,8 @@ const toDoOf = (mark: Mark, v: Extract<MarkVerdict, { readonly kind: 'undecided'
   switch (v.toDo) {
     case 'clean':
       return { what: 'clean', markId: mark.id };
+    case 'look-again':
+      return { what: 'look-again', markId: mark.id, expectedUm: v.expectedUm };
     case 'measure-depth':
       return { what: 'measure-depth', markId: mark.id, because: v.because };
     case 'gauge':
@@ -244,6 +257,7 @@ type Whole = {
   readonly certain: 'scrap' | 'sleeve' | undefined;
   readonly targetDiaMm: number | null;
   readonly formDiaMm: number | null;
+  readonly decides: LaneLimit & { readonly highMm: number | null };
   readonly toDo: readonly ToDo[];
   readonly reasons: readonly BoreReason[];
 };
@@ -259,6 +273,11 @@ const judgeWhole = (
 ): Whole => {
   const counted = stationsInLanes(c.stations, c.lanes);
   const highMm = Math.max(...counted.map((s) => s.highMm));
+  const wear = laneWear(c.stations, c.lanes, limits.lanes);
+  const several = limits.lanes.some((l) => l.pistonDiaMm !== limits.lanes[0]?.pistonDiaMm);
+  const named = ({ sealId }: LaneLimit): string | null => (several ? sealId : null);
+  const spareMm = (l: LaneLimit & { readonly highMm: number }): number => l.limitDiaMm - l.highMm;
+  const worst = wear.reduce<(typeof wear)[number] | undefined>((w, l) => (w === undefined || spareMm(l) < spareMm(w) ? l : w), undefined);
   const form = formFault(counted, c.rules);
   const formDiaMm = form === undefined ? null : highMm;
   const fits = (diaMm: number): boolean => atMost(diaMm + c.uncertaintyMm, limits.limitDiaMm);
@@ -267,12 +286,13 @@ const judgeWhole = (
   const targetDiaMm = cuts ? roundUpTo(Math.max(...needs, highMm), CUT_STEP_MM) : null;
   const reasons: BoreReason[] = [];
   const toDo: ToDo[] = openLanes({ ...c, lengthMm: input.bore.lengthMm }).map((l) => ({ what: 'gauge', of: 'lane', ...l }));
-  if (counted.length > 0) {
-    if (!fits(highMm)) reasons.push({ code: 'worn', highMm, limitDiaMm: limits.limitDiaMm, uncertaintyMm: c.uncertaintyMm });
+  if (worst !== undefined) {
+    if (!atMost(worst.highMm + c.uncertaintyMm, worst.limitDiaMm))
+      reasons.push({ code: 'worn', ...worst, ofSealId: named(worst), uncertaintyMm: c.uncertaintyMm });
     else if (targetDiaMm !== null && !fits(targetDiaMm))
       reasons.push({ code: 'target-past-limit', targetDiaMm, limitDiaMm: limits.limitDiaMm, uncertaintyMm: c.uncertaintyMm });
-    const lowMm = Math.min(...counted.map((s) => s.lowMm));
-    if (atMost(lowMm - c.uncertaintyMm, input.pistonDiaMm)) toDo.push({ what: 'check-piston', pistonDiaMm: input.pistonDiaMm, lowMm });
+    const tight = [...wear].sort((a, b) => a.lowMm - a.pistonDiaMm - (b.lowMm - b.pistonDiaMm))[0] ?? worst;
+    if (atMost(tight.lowMm - c.uncertaintyMm, tight.pistonDiaMm)) toDo.push({ what: 'check-piston', ...tight, ofSealId: named(tight) });
   } else if (toDo.length === 0) toDo.push({ what: 'gauge', of: 'bore' });
   if (form !== undefined) {
     reasons.push({ code: 'form', ...form, school: c.school });
@@ -283,14 +303,17 @@ const judgeWhole = (
   const scrap = marks.some((v) => v.kind === 'scrap') || (wholeSleeve && thinWall);
   const sleeve = wholeSleeve || marks.some((v) => v.kind === 'sleeve');
   // Wide enough as gauged; not, if it bends between the depths as sharply as it does at them.
-  const widestMm = targetDiaMm ?? highMm;
-  const mayPass = fits(widestMm) && above(widestMm + 2 * doubtOf(c.uncertaintyMm, between), limits.limitDiaMm);
+  const least = limits.lanes.reduce((low, l) => (l.limitDiaMm < low.limitDiaMm ? l : low));
+  const decides = targetDiaMm === null && worst !== undefined ? worst : { ...least, highMm: null };
+  const widestMm = targetDiaMm ?? worst?.highMm ?? Number.NEGATIVE_INFINITY;
+  const mayPass =
+    atMost(widestMm + c.uncertaintyMm, decides.limitDiaMm) && above(widestMm + 2 * doubtOf(c.uncertaintyMm, between), decides.limitDiaMm);
   if (between?.xMm != null && mayPass && !scrap && !sleeve && toDo.every((t) => t.what !== 'form'))
     toDo.push({ what: 'gauge', of: 'form', xMm: between.xMm, doubtMm: between.doubtMm });
   if (thinWall && scrap && input.bore.wallMm != null)
     reasons.push({ code: 'thin-wall', wallMm: input.bore.wallMm, minMm: c.rules.sleeveMinWallMm });
   if (input.makersLimit != null) reasons.push({ code: 'makers-limit', limitDiaMm: limits.limitDiaMm, source: input.makersLimit.source });
-  return { certain: scrap ? 'scrap' : sleeve ? 'sleeve' : undefined, targetDiaMm, formDiaMm, toDo, reasons };
+  return { certain: scrap ? 'scrap' : sleeve ? 'sleeve' : undefined, targetDiaMm, formDiaMm, decides, toDo, reasons };
 };
 
 const formFault = (stations: readonly Station[], rules: Rules): { readonly ovalityMm: number; readonly taperMm: number } | undefined => {

@@ -1,8 +1,22 @@
+import { type BoreSeal, countedLanes } from '../family/lane';
 import type { Material } from '../family/material';
 import type { Rules } from '../rules/rule-set';
 import { atMost } from '../statistics/compare';
 
-export type BoreLimits = { readonly limitDiaMm: number; readonly clearanceMaxMm: number; readonly oversizeMaxMm: number };
+/** A seal, with the diameter of the piston that carries it where that is another than the unit's, mm. */
+export type CarriedSeal = BoreSeal & { readonly pistonDiaMm?: number | null | undefined };
+
+/** The largest bore for one seal's lane, by the piston that carries it. */
+export type LaneLimit = { readonly sealId: string; readonly pistonDiaMm: number; readonly limitDiaMm: number };
+
+export type BoreLimits = {
+  /** Of every lane that counts; at least one. */
+  readonly lanes: readonly LaneLimit[];
+  /** The least of them: a cut goes through all lanes. */
+  readonly limitDiaMm: number;
+  readonly clearanceMaxMm: number;
+  readonly oversizeMaxMm: number;
+};
 
 /** A maker's limit, mm, and where it stands written. */
 export type MakersLimit = { readonly maxDiaMm: number; readonly source: string };
@@ -25,6 +39,7 @@ export const boreLimits = (
   input: {
     readonly material: Material;
     readonly pistonDiaMm: number;
+    readonly seals: readonly CarriedSeal[];
     readonly bore: { readonly nominalMm: number };
     readonly makersLimit?: MakersLimit | null | undefined;
   },
@@ -33,6 +48,10 @@ export const boreLimits = (
   const { nominalMm } = input.bore;
   const clearanceMaxMm = rules.clearanceMaxMm ?? CLEARANCE_BY_BORE.find(([upTo]) => atMost(nominalMm, upTo))?.[1] ?? 0.2;
   const oversizeMaxMm = rules.oversizeMaxMm ?? oversizeOf(input.material);
-  const limitDiaMm = input.makersLimit?.maxDiaMm ?? Math.min(input.pistonDiaMm + clearanceMaxMm, nominalMm + oversizeMaxMm);
-  return { limitDiaMm, clearanceMaxMm, oversizeMaxMm };
+  const lanes = countedLanes(input.seals).map((seal): LaneLimit => {
+    const pistonDiaMm = seal.pistonDiaMm ?? input.pistonDiaMm;
+    const limitDiaMm = input.makersLimit?.maxDiaMm ?? Math.min(pistonDiaMm + clearanceMaxMm, nominalMm + oversizeMaxMm);
+    return { sealId: seal.id, pistonDiaMm, limitDiaMm };
+  });
+  return { lanes, limitDiaMm: Math.min(...lanes.map((l) => l.limitDiaMm)), clearanceMaxMm, oversizeMaxMm };
 };

@@ -3,7 +3,7 @@ import { fc, test as property } from '@fast-check/vitest';
 import { describe, expect, test } from 'vitest';
 import { STANDARD_RULES } from '../rules/rule-set';
 import { type JudgeInput, judgeBore } from './judge';
-import { JudgeRequest } from './judge-door';
+import { JudgeRequest } from './judge-schema';
 import { whatWouldChange } from './what-would-change';
 
 const example = JSON.parse(readFileSync(new URL('../../../docs/contracts/judge.example.json', import.meta.url), 'utf8'))

@@ -40,6 +40,7 @@ export type MarkVerdict =
     }
   | { readonly kind: 'sleeve' | 'scrap'; readonly because: 'anodising' }
   | { readonly kind: 'undecided'; readonly toDo: 'clean' }
+  | { readonly kind: 'undecided'; readonly toDo: 'look-again'; readonly expectedUm: number | null }
   | { readonly kind: 'undecided'; readonly toDo: 'measure-depth'; readonly because: 'unknown' }
   | {
       readonly kind: 'undecided';
@@ -70,6 +71,12 @@ export const CUT_STEP_MM = 0.005;
 
 /** Judges one mark: the first outcome that applies. A sleeve is not yet checked against the wall. @source design, chapter 2 */
 export const judgeMark = (mark: Mark, zone: Zone, c: MarkContext): MarkVerdict => {
+  const verdict = judgeSeen(mark, zone, c);
+  if (mark.beforeCut == null || verdict.kind === 'reuse' || (verdict.kind === 'scrap' && verdict.because === 'crack')) return verdict;
+  return { kind: 'undecided', toDo: 'look-again', expectedUm: mark.beforeCut.expectedUm };
+};
+
+const judgeSeen = (mark: Mark, zone: Zone, c: MarkContext): MarkVerdict => {
   if (mark.kind === 'crack') return { kind: 'scrap', because: 'crack' };
   if (zone.zone === 'clear') return judgeClear(mark, zone, c);
   if (!mark.cleaned && ['deposit', 'stain', 'pit', 'corrosion'].includes(mark.kind)) return { kind: 'undecided', toDo: 'clean' };

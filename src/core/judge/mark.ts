@@ -26,7 +26,11 @@ export type Mark = {
   readonly depthUncertaintyUm?: number | null | undefined;
   readonly widthUm?: number | null | undefined;
   readonly cleaned: boolean;
+  /** Measured in metal that has been cut since: what should be left of it is known, whether it is nobody has looked. */
+  readonly beforeCut?: BeforeCut | null | undefined;
 };
+/** What should be left of a mark's depth after a cut, µm; null where it cannot be said. */
+export type BeforeCut = { readonly expectedUm: number | null };
 
 export const MARK_WORDS: { readonly [K in MarkKind]: string } = {
   deposit: 'deposit',

@@ -60,7 +60,7 @@ describe('zones', () => {
 
 describe('limits', () => {
   const limit = (nominalMm: number, pistonDiaMm: number, material: Parameters<typeof boreLimits>[0]['material'] = 'cast-iron') =>
-    boreLimits({ material, pistonDiaMm, bore: { nominalMm } }, STANDARD_RULES);
+    boreLimits({ material, pistonDiaMm, bore: { nominalMm }, seals: [seal('cup', 30, 10)] }, STANDARD_RULES);
   test.each([
     [19.05, 0.1],
     [20, 0.1],
@@ -89,7 +89,7 @@ describe('limits', () => {
     expect(limit(22.225, 22.22).limitDiaMm).toBeCloseTo(22.35, 12);
     expect(limit(22.225, 22.26).limitDiaMm).toBeCloseTo(22.375, 12);
     const own = boreLimits(
-      { material: 'alloy', pistonDiaMm: 22.1, bore: { nominalMm: 22.225 } },
+      { material: 'alloy', pistonDiaMm: 22.1, bore: { nominalMm: 22.225 }, seals: [seal('cup', 30, 10)] },
       { clearanceMaxMm: 0.3, oversizeMaxMm: 0.02 },
     );
     expect(own.limitDiaMm).toBeCloseTo(22.245, 12);

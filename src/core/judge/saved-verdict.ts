@@ -4,6 +4,8 @@ import type { Overrule } from './overrule';
 /** A judgement on record. */
 export type SavedVerdict = {
   readonly id: string;
+  /** Which bore of the unit, from 1. */
+  readonly pot: number;
   readonly gaugingId: string | null;
   readonly at: number;
   readonly personId: string;

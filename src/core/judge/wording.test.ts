@@ -1,6 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
+import { sayFullDate } from '../quantity/say-time';
+import { IMPERIAL, METRIC } from '../quantity/units';
 import { STANDARD_RULES } from '../rules/rule-set';
+import { customerMessage, type Told } from './customer-message';
 import { type JudgeInput, judgeBore } from './judge';
 import type { Mark } from './mark';
 import { sayBore, sayToDo } from './say-bore';
@@ -10,8 +13,9 @@ import { sealName } from './say-mark';
 
 const example = JSON.parse(readFileSync(new URL('../../../docs/contracts/judge.example.json', import.meta.url), 'utf8'))
   .request as JudgeInput;
+const PIT: Mark = { id: 'm', kind: 'pit', x0Mm: 38, x1Mm: 39, clock0Deg: 0, clock1Deg: 5, cleaned: true, depthUncertaintyUm: 0 };
 const said = (m: Partial<Mark>, more: Partial<JudgeInput> = {}): string | undefined => {
-  const mark: Mark = { id: 'm', kind: 'pit', x0Mm: 38, x1Mm: 39, clock0Deg: 0, clock1Deg: 5, cleaned: true, depthUncertaintyUm: 0, ...m };
+  const mark = { ...PIT, ...m };
   return judgeBore({ ...example, marks: [mark], ...more }, STANDARD_RULES).marks[0]?.reason;
 };
 
@@ -86,10 +90,10 @@ describe('a bore', () => {
     ['sleeve', 'The bore needs a sleeve.'],
     ['scrap', 'The body cannot be saved.'],
     ['undecided', 'Not decided yet: see what is to be done.'],
-  ] as const)('%s', (outcome, sentence) => expect(sayBore({ ...whole, outcome })).toEqual([sentence]));
+  ] as const)('%s', (outcome, sentence) => expect(sayBore({ ...whole, outcome }, METRIC)).toEqual([sentence]));
 
   test('to be honed says to what, and what is to spare', () => {
-    expect(sayBore({ ...whole, outcome: 'hone', targetDiaMm: 22.29, marginMm: 0.0055 })).toEqual([
+    expect(sayBore({ ...whole, outcome: 'hone', targetDiaMm: 22.29, marginMm: 0.0055 }, METRIC)).toEqual([
       "Honed to 22.290 mm; with the gauge's uncertainty of 0.004 mm that stays inside the limit of 22.300 mm by 0.005 mm.",
     ]);
   });
@@ -100,17 +104,17 @@ describe('a bore', () => {
       { id: 'm2', kind: 'reuse' },
       { id: 'm3', kind: 'polish' },
     ] as const;
-    expect(sayBore({ ...whole, outcome: 'polish', marks })).toEqual(['Polish m1, m3; nothing has to be cut.']);
+    expect(sayBore({ ...whole, outcome: 'polish', marks }, METRIC)).toEqual(['Polish m1, m3; nothing has to be cut.']);
   });
 
   test('says every reason, not only the first', () => {
     const reasons = [
-      { code: 'worn', highMm: 22.31, limitDiaMm: 22.3, uncertaintyMm: 0.0045 },
+      { code: 'worn', highMm: 22.31, limitDiaMm: 22.3, uncertaintyMm: 0.0045, ofSealId: 'left-cup' },
       { code: 'form', ovalityMm: 0.03, taperMm: 0.01, school: 'sleeve-first' },
       { code: 'thin-wall', wallMm: 2.5, minMm: 3 },
     ] as const;
-    expect(sayBore({ ...whole, outcome: 'scrap', reasons })).toEqual([
-      'Worn out as it is: 22.310 mm at its widest, and 0.004 mm for the gauge, is past the limit of 22.300 mm.',
+    expect(sayBore({ ...whole, outcome: 'scrap', reasons }, METRIC)).toEqual([
+      'Worn out as it is: 22.310 mm at its widest under the left cup seal, and 0.004 mm for the gauge, is past the limit of 22.300 mm.',
       'Out of form where seals run: 0.030 mm oval, 0.010 mm taper. This shop sleeves for that.',
       'The wall of 2.5 mm is thinner than the 3.0 mm that a sleeve needs: it cannot be saved.',
       'The body cannot be saved.',
@@ -144,10 +148,62 @@ describe('what is to be done', () => {
       { what: 'gauge-again', xMm: [30], without: 'hone', withAll: 'sleeve' },
       'Gauge again at 30 mm: a reading there does not fit the others, and it decides: sleeve with it, hone without.',
     ],
-    [{ what: 'check-piston', pistonDiaMm: 22.25, lowMm: 22.23 }, 'Measure the piston again: 22.250 mm does not pass a bore of 22.230 mm.'],
+    [
+      { what: 'check-piston', pistonDiaMm: 22.25, lowMm: 22.23, ofSealId: null },
+      'Measure the piston again: 22.250 mm does not pass a bore of 22.230 mm.',
+    ],
     [
       { what: 'form', ovalityMm: 0.03, taperMm: 0.01 },
       'A lead decides whether the seals will live with 0.030 mm of ovality and 0.010 mm of taper; the skin is not cut for it.',
     ],
-  ])('%j', (toDo, sentence) => expect(sayToDo(toDo)).toBe(sentence));
+  ])('%j', (toDo, sentence) => expect(sayToDo(toDo, METRIC)).toBe(sentence));
+});
+
+test('a person who reads inches is told in inches: lengths, diameters and depths', () => {
+  expect(
+    sayBore(
+      { outcome: 'hone', reasons: [], targetDiaMm: 22.29, limitDiaMm: 22.3, uncertaintyMm: 0.0045, marginMm: 0.0055, marks: [] },
+      IMPERIAL,
+    ),
+  ).toEqual(["Honed to 0.8776 in; with the gauge's uncertainty of 0.0002 in that stays inside the limit of 0.8780 in by 0.0002 in."]);
+  expect(sayToDo({ what: 'gauge', of: 'form', xMm: [25.4, 50.8], doubtMm: 0.0127 }, IMPERIAL)).toMatch(
+    /^Gauge at 1\.00 and 2\.00 in: .* wider by 0\.0010 in,/,
+  );
+  const pit = { ...PIT, depthUm: 25.4 };
+  const { marks, toDo, reasons } = judgeBore({ ...example, marks: [pit] }, STANDARD_RULES, undefined, IMPERIAL);
+  const text = [...marks.map((m) => m.reason), ...toDo.map((t) => t.text), ...reasons].join(' ');
+  expect(text).toContain('A pit 0.00100 in deep');
+  expect(text).not.toMatch(/\d (mm|µm)\b/);
+});
+
+describe('what the customer is told', () => {
+  const told = (answer: Partial<Told['answer']>): Told => ({
+    unit: 'tandem master, under the booster',
+    tag: 'SQ-0031',
+    machine: 'Orchard tractor',
+    answer: { outcome: 'sleeve', targetDiaMm: null, limitDiaMm: 22.31, marks: [], gauge: null, ...answer },
+  });
+  const readyAt = new Date(2026, 4, 8, 16).getTime();
+  test('what was found, what is done, what it costs, when it is ready, and what is asked, without a word of the bench', () => {
+    const text = customerMessage(
+      told({ decides: { sealId: 'left-cup', pistonDiaMm: 22.18, limitDiaMm: 22.31, highMm: 22.372 } }),
+      85,
+      readyAt,
+    );
+    expect(text).toBe(
+      'Your tandem master, under the booster off the Orchard tractor (SQ-0031): we have taken it apart, cleaned it and measured it. ' +
+        'It is worn wider inside than a new seal can still close: 22.37 mm, where 22.31 mm is the most. ' +
+        'It can be saved: it is bored out and lined with a new sleeve, and is then as good as new inside. ' +
+        `It costs 85.00 more than agreed. It would be ready on ${sayFullDate(readyAt)}. ` +
+        'May we go on? Please tell us yes or no; until then it waits.',
+    );
+    expect(text).not.toMatch(/lane|µm|uncertainty|target|m1|parked|swept/);
+  });
+  test('places eaten in are counted; a price that stays and a day that is open are not made up', () => {
+    const mark = { id: 'm1', zone: 'swept', nearestSealId: 'x', distanceMm: 0, outcome: 'sleeve', needsDiaMm: null, reason: '' } as const;
+    const text = customerMessage(told({ marks: [mark, { ...mark, id: 'm2' }, { ...mark, id: 'm3', outcome: 'polish' }] }), null, null);
+    expect(text).toMatch(/there are 2 places eaten in too deeply/);
+    expect(text).not.toMatch(/costs|ready/);
+    expect(customerMessage(told({}), 0, null)).toMatch(/It costs no more than agreed\./);
+  });
 });

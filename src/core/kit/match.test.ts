@@ -3,7 +3,7 @@ import type { Dims } from '../family/dims';
 import { FAMILIES } from '../family/families';
 import { normalThread } from '../quantity/thread';
 import { emptyTray } from '../strip/tray';
-import type { TrayPart } from '../strip/tray-door';
+import type { TrayPart } from '../strip/tray-schema';
 import { rankedKits } from '../unit/ranked-kits';
 import { fitOf, sizeDiffers } from './fit';
 import { kitMatch } from './kit-match';
@@ -158,7 +158,7 @@ describe('what a unit needs', () => {
         'left-boot': { found: 'absent', fate: null, dims: {} },
         expander: { fate: 'binned' },
       }),
-      22.225,
+      () => 22.225,
     );
     expect(needs).toEqual([
       { id: 'left-boot', kind: 'boot', qty: 1, dims: {}, policy: 'replace' },

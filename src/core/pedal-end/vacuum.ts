@@ -1,3 +1,4 @@
+import { fixed } from '../quantity/figure';
 import type { Rules } from '../rules/rule-set';
 import { atMost } from '../statistics/compare';
 import { leastSquares } from '../statistics/least-squares';
@@ -36,12 +37,12 @@ export function vacuumHold(samples: readonly VacuumSample[], rules: Pick<Rules, 
 export const sayVacuumHold = (h: VacuumHold, limitKPa: number): string => {
   switch (h.outcome) {
     case 'too-short':
-      return `Read for ${h.seconds.toFixed(0)} s: at least two readings over ${SPAN_S} s are needed.`;
+      return `Read for ${fixed(h.seconds, 0)} s: at least two readings over ${SPAN_S} s are needed.`;
     case 'no-vacuum':
       return `It never stood at ${LEAST_KPA} kPa: draw more vacuum, or find out why it does not come.`;
     case 'holds':
     case 'leaks':
-      return `It loses ${Math.max(0, h.dropKPa ?? 0).toFixed(1)} kPa in ${SPAN_S} s, at most ${limitKPa} kPa: it ${h.outcome}.`;
+      return `It loses ${fixed(Math.max(0, h.dropKPa ?? 0), 1)} kPa in ${SPAN_S} s, at most ${limitKPa} kPa: it ${h.outcome}.`;
   }
 };
 

@@ -1,19 +1,25 @@
 /** Who works in a shop. */
 export const ROLES = ['technician', 'lead', 'counter', 'owner'] as const;
 export type Role = (typeof ROLES)[number];
+export const ROLE_WORDS: { readonly [R in Role]: string } = { technician: 'technician', lead: 'lead', counter: 'counter', owner: 'owner' };
 
 /** What a role may do; every action and route asks here. */
 const MAY = {
   see: ['technician', 'lead', 'counter', 'owner'],
   'book-in': ['technician', 'lead', 'counter', 'owner'],
+  correct: ['lead', 'counter', 'owner'],
   bench: ['technician', 'lead'],
   kit: ['technician', 'lead', 'counter'],
+  files: ['technician', 'lead', 'counter', 'owner'],
   override: ['lead', 'owner'],
   reopen: ['lead', 'owner'],
   exit: ['lead', 'owner'],
+  plan: ['technician', 'lead', 'counter', 'owner'],
   rules: ['lead', 'owner'],
   'sign-first': ['technician', 'lead'],
   'sign-second': ['lead', 'owner'],
+  'see-shop': ['lead', 'owner'],
+  shop: ['owner'],
 } as const satisfies { readonly [doing: string]: readonly Role[] };
 
 export type Doing = keyof typeof MAY;
@@ -22,4 +28,11 @@ export const DOINGS = Object.keys(MAY) as readonly Doing[];
 export const may = (role: Role, doing: Doing): boolean => (MAY[doing] as readonly Role[]).includes(role);
 
 /** A person as the work knows them. */
-export type Person = { readonly id: string; readonly name: string; readonly role: Role; readonly bench: string | null };
+export type Person = {
+  readonly id: string;
+  readonly name: string;
+  readonly role: Role;
+  readonly bench: string | null;
+  /** Of the shop's branches; the first where none is said. */
+  readonly branch?: string | null;
+};

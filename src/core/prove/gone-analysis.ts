@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { fixed } from '../quantity/figure';
 import { median } from '../statistics/summary';
 import type { StepOf } from './programme/step';
 import type { RigSample } from './rig-sample';
@@ -48,12 +49,12 @@ export const portAnalysis = (
   const first = gone.find((s) => s.p <= floor);
   const goneInS = first === undefined ? null : first.t - at;
   const soon = goneInS !== null && goneInS <= step.withinS + SAMPLE_S;
-  const from = `Let go at ${fromBar.toFixed(1)} bar,`;
+  const from = `Let go at ${fixed(fromBar, 1)} bar,`;
   const sentence = soon
-    ? `${from} the pressure was gone in ${goneInS.toFixed(1)} s: the port is open.`
+    ? `${from} the pressure was gone in ${fixed(goneInS, 1)} s: the port is open.`
     : goneInS === null
-      ? `${from} ${(gone.at(-1)?.p ?? fromBar).toFixed(1)} bar stayed: the port is shut.`
-      : `${from} the pressure took ${goneInS.toFixed(1)} s to go, at most ${step.withinS} s: the port is tight.`;
+      ? `${from} ${fixed(gone.at(-1)?.p ?? fromBar, 1)} bar stayed: the port is shut.`
+      : `${from} the pressure took ${fixed(goneInS, 1)} s to go, at most ${step.withinS} s: the port is tight.`;
   return { kind: 'port', outcome: soon ? 'pass' : 'fail', fromBar, goneInS, withinS: step.withinS, sentence };
 };
 
@@ -84,11 +85,11 @@ export const residualAnalysis = (
   const [outcome, words] = ((): readonly ['pass' | 'fail', string] => {
     if (keptBar > keepsMaxBar) return ['fail', `, at most ${keepsMaxBar}: the brakes would drag.`];
     if (keptBar < keepsMinBar) return ['fail', `, at least ${keepsMinBar}: it loses its pressure.`];
-    if (soonBar > keepsMaxBar) return ['fail', `, ${soonBar.toFixed(2)} bar after ${SETTLED_S} s: it falls slowly, as past a shut port.`];
-    if (keptBar - fall < keepsMinBar) return ['fail', `, ${soonBar.toFixed(2)} bar after ${SETTLED_S} s: it is still falling.`];
+    if (soonBar > keepsMaxBar) return ['fail', `, ${fixed(soonBar, 2)} bar after ${SETTLED_S} s: it falls slowly, as past a shut port.`];
+    if (keptBar - fall < keepsMinBar) return ['fail', `, ${fixed(soonBar, 2)} bar after ${SETTLED_S} s: it is still falling.`];
     return ['pass', ': it is in order.'];
   })();
-  const sentence = `The residual valve keeps ${keptBar.toFixed(2)} bar ${step.holdS} s after it was let go${words}`;
+  const sentence = `The residual valve keeps ${fixed(keptBar, 2)} bar ${step.holdS} s after it was let go${words}`;
   return { kind: 'residual', outcome, fromBar, soonBar, keptBar, keepsMinBar, keepsMaxBar, sentence };
 };
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { fixed, upTo } from '../quantity/figure';
 import { sayFlow } from '../quantity/say';
 import type { Rules } from '../rules/rule-set';
 import { LATER } from '../schema/stored';
@@ -179,7 +180,7 @@ const TOLD_ML_PER_MIN = 0.0005;
 
 const sayHold = (a: Omit<HoldAnalysis, 'sentence'>): string => {
   const leak = `${sayFlow(a.leakMlPerMin)} ml/min (between ${sayFlow(a.leakCi[0])} and ${sayFlow(a.leakCi[1])}; limit ${sayFlow(a.limitMlPerMin)})`;
-  const held = `Held ${Math.round(a.heldS)} s from ${(a.startBar ?? 0).toFixed(1)} bar`;
+  const held = `Held ${Math.round(a.heldS)} s from ${fixed(a.startBar ?? 0, 1)} bar`;
   const beside = besides(a);
   switch (a.outcome) {
     case 'pass':
@@ -207,7 +208,7 @@ const besides = (a: Omit<HoldAnalysis, 'sentence'>): string =>
     a.warming === null ? '' : sayWarming(a.warming, a.limitMlPerMin),
     a.readTo === null || a.readTo.mlPerMin < TOLD_ML_PER_MIN
       ? ''
-      : ` Read to ${a.readTo.bar} bar, which alone widens the interval by ±${a.readTo.mlPerMin.toFixed(3)} ml/min.`,
+      : ` Read to ${a.readTo.bar} bar, which alone widens the interval by ±${fixed(a.readTo.mlPerMin, 3)} ml/min.`,
   ].join('');
 
 const sayBecause = (a: Pick<HoldAnalysis, 'because' | 'warming' | 'limitMlPerMin' | 'stepBar' | 'startBar'>): string => {
@@ -215,7 +216,7 @@ const sayBecause = (a: Pick<HoldAnalysis, 'because' | 'warming' | 'limitMlPerMin
     case 'emptied':
       return 'Half of the pressure is gone, and hardly any fluid with it: look for cooling, and pump it up again.';
     case 'low':
-      return `That is below its step: pump it up to ${Number((a.stepBar ?? 0).toFixed(1))} bar again.`;
+      return `That is below its step: pump it up to ${upTo(a.stepBar ?? 0, 1)} bar again.`;
     case 'rising':
       return sayRising(a.warming, a.limitMlPerMin);
     case 'late':

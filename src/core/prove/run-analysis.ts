@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { upTo } from '../quantity/figure';
 import type { Rules } from '../rules/rule-set';
 import { PortAnalysis, portAnalysis, ResidualAnalysis, residualAnalysis } from './gone-analysis';
 import { HoldAnalysis, holdAnalysis, type ReadTo } from './hold-analysis';
@@ -38,6 +39,6 @@ export const fallsShort = (step: RunStep, samples: readonly RigSample[], a: RunA
   const shutT = samples.findLast((s) => s.phase === 'fill')?.t ?? 0;
   const heldS = (samples.findLast((s) => s.phase === 'hold')?.t ?? shutT) - shutT;
   if (fromBar >= ENOUGH_BAR * step.targetBar && heldS >= ENOUGH_S * holdS) return undefined;
-  const say = (bar: number, s: number): string => `${Number(bar.toFixed(1))} bar${holdS > 0 ? ` for ${Math.round(s)} s` : ''}`;
+  const say = (bar: number, s: number): string => `${upTo(bar, 1)} bar${holdS > 0 ? ` for ${Math.round(s)} s` : ''}`;
   return `This was ${say(fromBar, heldS)}; its programme asks for ${say(step.targetBar, holdS)}.`;
 };

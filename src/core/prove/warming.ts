@@ -1,3 +1,4 @@
+import { fixed } from '../quantity/figure';
 /** Change of temperature over a hold, K a minute, and the flow that it passes for, ml/min: above nought it hides a leak, below it feigns one. */
 export type Warming = { readonly kPerMin: number; readonly mlPerMin: number };
 
@@ -14,5 +15,5 @@ export const sayWarming = (w: Warming, limitMlPerMin: number): string =>
   !matters(w, limitMlPerMin)
     ? ''
     : w.kPerMin > 0
-      ? ` It warmed by ${w.kPerMin.toFixed(1)} °C a minute, which hid about ${w.mlPerMin.toFixed(3)} ml/min: it is added, and half of it is doubt.`
-      : ` It cooled by ${(-w.kPerMin).toFixed(1)} °C a minute, which passed for about ${(-w.mlPerMin).toFixed(3)} ml/min: it is taken off, and half of it is doubt.`;
+      ? ` It warmed by ${fixed(w.kPerMin, 1)} °C a minute, which hid about ${fixed(w.mlPerMin, 3)} ml/min: it is added, and half of it is doubt.`
+      : ` It cooled by ${fixed(-w.kPerMin, 1)} °C a minute, which passed for about ${fixed(-w.mlPerMin, 3)} ml/min: it is taken off, and half of it is doubt.`;

@@ -11,7 +11,7 @@ import { FINE, type HoldAnalysis, type HoldContext, holdAnalysis, type ReadTo } 
 import { type LoggedRow, loggedSamples, partsOf, writtenTo } from './logged';
 import { newStep } from './programme/new-step';
 import type { RunStep, StepOf } from './programme/step';
-import { ReadRunDoor } from './read-run-door';
+import { ReadRunSchema } from './read-run-schema';
 import type { RigSample } from './rig-sample';
 import { analyseRun, fallsShort } from './run-analysis';
 import { traceWindow } from './trace';
@@ -217,7 +217,7 @@ describe('a logger', () => {
     const back = read.ok ? (loggedSamples(hold, read.value.rows, { boreMm: null, fill: [] }) ?? []) : [];
     const [a, b] = [holdAnalysis(back, BY_RIG), holdAnalysis(run, BY_RIG)];
     expect(a?.leakMlPerMin).toBeCloseTo(b?.leakMlPerMin ?? 0, 2);
-    expect(ReadRunDoor.safeParse({ samples: back, readTo: { bar: 0.001, ml: 0 } }).success).toBe(true);
+    expect(ReadRunSchema.safeParse({ samples: back, readTo: { bar: 0.001, ml: 0 } }).success).toBe(true);
   });
 
   test('semicolons, decimal commas, psi and comments are understood', () => {
@@ -247,7 +247,7 @@ describe('a logger', () => {
 
   test('a run that is sent runs forward in time', () => {
     const sample = { p: 5, ml: 1, phase: 'hold' };
-    const read = ReadRunDoor.safeParse({
+    const read = ReadRunSchema.safeParse({
       samples: [
         { ...sample, t: 2 },
         { ...sample, t: 2 },

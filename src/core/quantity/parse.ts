@@ -1,7 +1,12 @@
 import { fail, ok, type Result } from '../result';
 import { MM_PER_INCH, N_PER_LBF, PSI_PER_BAR, type Units } from './units';
 
-export type QuantityError = { readonly code: 'empty' | 'not-a-number' | 'wrong-unit'; readonly text: string };
+export type QuantityError =
+  | { readonly code: 'empty' | 'not-a-number' | 'wrong-unit'; readonly text: string }
+  | { readonly code: 'out-of-range'; readonly text: string; readonly range: NumberRange };
+
+/** What a plain number may be: more than, or a whole number from and to. */
+export type NumberRange = { readonly above: number } | { readonly from: number; readonly to: number };
 
 /**
  * A length as people type it: `22.2`, `22,2 mm`, `0.875in`, `7/8`, `1 1/8"`. A fraction without a unit is inches.
@@ -45,11 +50,12 @@ export const parseVolume = (text: string): Result<number, QuantityError> => {
   return read.ok ? ok(read.value.number) : read;
 };
 
-/** A depth of a mark: `12`, `12 µm`, `0.012 mm`, `0.0005 in`. A bare number is µm. @returns µm */
-export const parseDepth = (text: string): Result<number, QuantityError> => {
+/** A depth of a mark: `12`, `12 µm`, `0.012 mm`, `0.0005 in`. @param unit what lengths are in; a bare number is µm where that is mm. @returns µm */
+export const parseDepth = (text: string, unit: Units['length']): Result<number, QuantityError> => {
   const read = readQuantity(text, 'µm|μm|um|mm|in|"');
   if (!read.ok) return read;
-  const { number, suffix } = read.value;
+  const { number, suffix: typed } = read.value;
+  const suffix = typed === '' && unit === 'in' ? 'in' : typed;
   if (number < 0) return fail({ code: 'not-a-number', text });
   return ok(suffix === 'mm' ? number * 1000 : suffix === 'in' || suffix === '"' ? number * MM_PER_INCH * 1000 : number);
 };
@@ -58,6 +64,15 @@ export const parseDepth = (text: string): Result<number, QuantityError> => {
 export const parseAngle = (text: string): Result<number, QuantityError> => {
   const read = readQuantity(text, '°|deg');
   return read.ok ? ok(read.value.number) : read;
+};
+
+/** A plain number, a comma for a point or not; nothing may follow it. */
+export const parseNumber = (text: string, range: NumberRange): Result<number, QuantityError> => {
+  const read = readQuantity(text, '(?!)');
+  if (!read.ok) return read;
+  const { number } = read.value;
+  const within = 'above' in range ? number > range.above : Number.isInteger(number) && number >= range.from && number <= range.to;
+  return within ? ok(number) : fail({ code: 'out-of-range', text, range });
 };
 
 type Read = { readonly number: number; readonly suffix: string; readonly fraction: boolean };
@@ -82,7 +97,9 @@ export const sayQuantityError = (error: QuantityError): string => {
       return 'Enter a number.';
     case 'not-a-number':
       return `“${error.text}” is not a number; 22.2, 7/8 and 0.875 in are.`;
+    case 'out-of-range':
+      return `“${error.text}” cannot be: ${'above' in error.range ? `more than ${error.range.above}` : `a whole number from ${error.range.from} to ${error.range.to}`}.`;
     case 'wrong-unit':
-      return `“${error.text}” has a unit that does not belong here.`;
+      return `“${error.text}” ends in what does not belong to a number here.`;
   }
 };

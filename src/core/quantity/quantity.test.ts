@@ -1,8 +1,9 @@
 import { fc, test as property } from '@fast-check/vitest';
 import { describe, expect, test } from 'vitest';
 import type { Result } from '../result';
-import { parseLength, parsePressure, parseTemperature, parseVolume } from './parse';
-import { sayDia, sayLength, sayNominal, sayPressure, sayTemperature } from './say';
+import { scannedTag } from '../unit/scanned-tag';
+import { type NumberRange, parseDepth, parseLength, parseNumber, parsePressure, parseTemperature, parseVolume } from './parse';
+import { sayDepth, sayDia, sayLength, sayNominal, sayPressure, sayTemperature } from './say';
 import { IMPERIAL, METRIC } from './units';
 
 describe('lengths as people type them', () => {
@@ -47,6 +48,48 @@ test('other quantities', () => {
   expect(value(parseTemperature('21 °C', 'F'))).toBe(21);
   expect(value(parseVolume('0,3 cc'))).toBe(0.3);
 });
+
+test.each(['0.6x', '1e9', '0x10', '1,2,3', '--1', '5 mm', '7/0', 'Infinity', '1_000'])('%j is no plain number', (text) => {
+  expect(parseNumber(text, { above: 0 }).ok).toBe(false);
+});
+test.each<[string, NumberRange, number | undefined]>([
+  ['1,5', { above: 0 }, 1.5],
+  ['0', { above: 0 }, undefined],
+  ['0', { above: -1e-9 }, 0],
+  ['3', { from: 1, to: 20 }, 3],
+  ['2.5', { from: 1, to: 20 }, undefined],
+  ['21', { from: 1, to: 20 }, undefined],
+])('%j, %j: %s', (text, range, want) => {
+  const read = parseNumber(text, range);
+  expect(read.ok ? read.value : undefined).toBe(want);
+});
+test.each(['0.6x', '1e9', '22.2 bar'])('a length that ends in %j is wrong, however it begins', (text) =>
+  expect(parseLength(text, 'mm').ok).toBe(false),
+);
+
+test('a depth in inches is read and shown in inches, a bare one too', () => {
+  const um = (text: string, unit: 'mm' | 'in') => {
+    const read = parseDepth(text, unit);
+    return read.ok ? Number(read.value.toFixed(3)) : undefined;
+  };
+  expect([um('12', 'mm'), um('0.0005', 'in'), um('0.0005 in', 'mm'), um('12 µm', 'in'), um('-1', 'in')]).toEqual([
+    12,
+    12.7,
+    12.7,
+    12,
+    undefined,
+  ]);
+  expect([sayDepth(12.7, METRIC), sayDepth(12.7, IMPERIAL)]).toEqual(['12.7 µm', '0.00050 in']);
+});
+test.each([
+  ['SQ-0042', 'SQ-0042'],
+  ['sq-0042', 'SQ-0042'],
+  ['http://bench.shop:3000/units/SQ-10042', 'SQ-10042'],
+  ['SQ-42', undefined],
+  ['x SQ-0042', undefined],
+  ['http://bench.shop/verify/SQ-0042', undefined],
+  ['22.241', undefined],
+])('a scanner that types %j means %s', (typed, tag) => expect(scannedTag(typed)).toBe(tag));
 
 test('printing', () => {
   expect([15.875, 20.6375, 22.225, 25.4, 28.575, 19, 17.5].map(sayNominal)).toEqual([

@@ -1,11 +1,26 @@
+import { LANGUAGE, locale, onClock } from '../locale';
+
 const MINUTE_MS = 60_000;
 const DAY_MS = 24 * 60 * MINUTE_MS;
 
-// Made once: making a formatter costs a hundred times what using it does, and a page says many dates.
-const WEEKDAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short' });
-const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' });
-const DAY_AND_YEAR = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
-const FULL = new Intl.DateTimeFormat('en-GB', { dateStyle: 'full', timeStyle: 'short' });
+/** What the calendar of a time zone says. Made once: making a formatter costs a hundred times what using it does, and a page says many dates. */
+const calendarOf = (timeZone: string | undefined) => {
+  const form = (options: Intl.DateTimeFormatOptions) => new Intl.DateTimeFormat(LANGUAGE, { ...options, timeZone });
+  return {
+    weekday: form({ weekday: 'short' }),
+    day: form({ day: 'numeric', month: 'short' }),
+    dayAndYear: form({ day: 'numeric', month: 'short', year: 'numeric' }),
+    month: form({ month: 'short', year: 'numeric' }),
+    full: form({ dateStyle: 'full', timeStyle: 'short' }),
+  };
+};
+const calendars = new Map<string | null, ReturnType<typeof calendarOf>>();
+const calendar = (): ReturnType<typeof calendarOf> => {
+  const { timeZone } = locale();
+  const made = calendars.get(timeZone) ?? calendarOf(timeZone ?? undefined);
+  calendars.set(timeZone, made);
+  return made;
+};
 
 /** A span as a bench says it: `0:42`, `3 h 10`, `2 d 4 h`. Minutes are rounded up. */
 export const saySpan = (ms: number): string => {
@@ -23,22 +38,37 @@ export const sayUntil = (until: number, now: number): string => `for ${saySpan(u
 export const isMoment = (at: number): boolean => Math.abs(at) <= 8.64e15;
 const NO_DATE = 'no date that can be read';
 
-/** When, as people say it: `today 15:40`, `Thu 9:00` within a week, else `12 Nov 9:00`. In the machine's time zone. */
+/** When, as people say it: `today 15:40`, `Thu 9:00` within a week, else `12 Nov 9:00`. On the shop's clock. */
 export const sayWhen = (at: number, now: number): string => {
   if (!isMoment(at)) return NO_DATE;
-  const date = new Date(at);
-  const clock = clockOf(date);
+  const clock = clockOf(at);
   const days = Math.round((startOfDay(at) - startOfDay(now)) / DAY_MS);
   if (days === 0) return `today ${clock}`;
-  if (days > 0 && days < 7) return `${WEEKDAY.format(date)} ${clock}`;
-  return `${(Math.abs(days) > 300 ? DAY_AND_YEAR : DAY).format(date)} ${clock}`;
+  if (days > 0 && days < 7) return `${calendar().weekday.format(at)} ${clock}`;
+  return `${(Math.abs(days) > 300 ? calendar().dayAndYear : calendar().day).format(at)} ${clock}`;
 };
 
-/** A date that stays true on paper: `25 Nov 2026 12:00`. In the machine's time zone. */
-export const sayDate = (at: number): string => (!isMoment(at) ? NO_DATE : `${DAY_AND_YEAR.format(at)} ${clockOf(new Date(at))}`);
+/** A date that stays true on paper: `25 Nov 2026 12:00`. On the shop's clock. */
+export const sayDate = (at: number): string => (!isMoment(at) ? NO_DATE : `${calendar().dayAndYear.format(at)} ${clockOf(at)}`);
+
+/** A day without its hour: `25 Nov 2026`. */
+export const sayDay = (at: number): string => (isMoment(at) ? calendar().dayAndYear.format(at) : NO_DATE);
+
+/** A month: `Nov 2026`. */
+export const sayMonth = (at: number): string => (isMoment(at) ? calendar().month.format(at) : NO_DATE);
 
 /** The full date, for hovering. */
-export const sayFullDate = (at: number): string => (isMoment(at) ? FULL.format(at) : NO_DATE);
+export const sayFullDate = (at: number): string => (isMoment(at) ? calendar().full.format(at) : NO_DATE);
 
-const clockOf = (date: Date): string => `${date.getHours()}:${String(date.getMinutes()).padStart(2, '0')}`;
-const startOfDay = (at: number): number => new Date(at).setHours(0, 0, 0, 0);
+/** A day as files have it: `2026-11-25`. */
+export const isoDay = (at: number): string => {
+  const day = onClock(at);
+  const two = (n: number): string => String(n).padStart(2, '0');
+  return `${day.getFullYear()}-${two(day.getMonth() + 1)}-${two(day.getDate())}`;
+};
+
+const clockOf = (at: number): string => {
+  const date = onClock(at);
+  return `${date.getHours()}:${String(date.getMinutes()).padStart(2, '0')}`;
+};
+const startOfDay = (at: number): number => onClock(at).setHours(0, 0, 0, 0);

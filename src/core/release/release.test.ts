@@ -12,11 +12,13 @@ import type { Run } from '../prove/run';
 import { RUN_COVERS } from '../prove/run-covers';
 import { STANDARD_RULES } from '../rules/rule-set';
 import { putIn } from '../strip/part-news';
-import { emptyTray } from '../strip/tray';
+import { bareRow, emptyTray } from '../strip/tray';
+import type { TrayPart } from '../strip/tray-schema';
 import { currentGauging, currentVerdict, factsOf, summaryOf } from '../unit/facts-of';
 import { judgeInputOf } from '../unit/judge-input';
 import { tagNumber, tagOf, type UnitRecord } from '../unit/unit-record';
 import { canonical } from './canonical';
+import { sayFitted } from './say-fitted';
 import { stateRelease } from './statement';
 
 describe('the canonical text', () => {
@@ -38,6 +40,7 @@ const record = (): UnitRecord => {
   const readings = (diaMm: number) => [18, 21, 24, 38, 41, 44].flatMap((xMm) => [0, 45, 90].map((clockDeg) => ({ xMm, clockDeg, diaMm })));
   const gauging = (id: string, at: number, diaMm: number) => ({
     id,
+    pot: 1,
     at,
     personId: 'joss',
     bodyTempC: null,
@@ -55,8 +58,12 @@ const record = (): UnitRecord => {
     variantId: null,
     position: 'rear left',
     identityMarks: 'DN 22',
+    complaints: ['wet-boot'],
+    complaintText: 'left side',
+    before: [],
     material: 'cast-iron',
     geometry,
+    morePots: [],
     pistonDiaMm: 22.18,
     dueAt: 99,
     createdAt: 1,
@@ -69,12 +76,15 @@ const record = (): UnitRecord => {
     exit: null,
     exitAt: null,
     comesBackFrom: null,
+    branch: null,
+    goesTo: null,
+    heldAt: null,
   } as const;
   const base = { unit, gaugings };
   const verdict = (id: string, gaugingId: string, at: number, gauged: Pick<UnitRecord, 'unit' | 'gaugings'>) => {
-    const input = judgeInputOf(gauged, { marks: [], school: null, wallMm: null });
+    const input = judgeInputOf({ ...gauged, family: FAMILIES['wheel-double'], tray: [] }, { marks: [], school: null, wallMm: null });
     if (input === undefined) throw new Error('no piston');
-    return { id, gaugingId, at, personId: 'joss', answer: judgeBore(input, STANDARD_RULES), overrule: null };
+    return { id, pot: 1, gaugingId, at, personId: 'joss', answer: judgeBore(input, STANDARD_RULES), overrule: null };
   };
   const before = { unit: { ...unit, boreChangedAt: 0 }, gaugings: gaugings.slice(0, 1) };
   const step = (station: UnitRecord['steps'][number]['station'], at: number, more = {}) => ({
@@ -96,8 +106,6 @@ const record = (): UnitRecord => {
       customer: 'Aldwater Orchards',
       phone: '',
       machine: 'Orchard tractor',
-      complaints: ['wet-boot'],
-      complaintText: 'left side',
       promisedAt: 99,
     },
     tray: emptyTray(family, (s) => s.id).map((p) => ({
@@ -195,7 +203,7 @@ const record = (): UnitRecord => {
     ],
     findings: [],
     passes: [],
-    underlay: null,
+    underlays: [],
     sleevings: [],
     approvals: [],
     bench: [],
@@ -230,8 +238,9 @@ describe('what a certificate states', () => {
       22.31,
     ]);
     expect(s.bore?.verdict).toEqual(['The bore can be used as it is.', expect.stringMatching(/^It rests on \d+ readings at \d+ depths?/)]);
-    expect(s.fitted).toContain('left cup: new');
-    expect(s.fitted).toContain('left piston: the unit’s own, inspected');
+    expect(s.fitted[0]).toBe('New: left cup, right cup.');
+    // What nobody inspected is not said to be inspected.
+    expect(s.fitted).toContain('left piston: the unit’s own, not inspected, recorded as good.');
     expect(s.kits).toEqual(['K-131 Wheel cylinder, lot L131']);
     expect(s.signatures.map((x) => [x.name, x.role])).toEqual([
       ['Joss', 'technician'],
@@ -245,7 +254,90 @@ describe('what a certificate states', () => {
       ...r,
       steps: r.steps.map((s) => (s.station === 'strip' ? { ...s, station: 'hone' as const, note: '220, then 400' } : s)),
     };
-    expect(state(honed).work).toEqual(['Freed: soak in penetrant.', 'Cleaned: alcohol, rinsed out and dried.', 'Hone: 220, then 400.']);
+    expect(state(honed).work).toEqual([
+      'Done, how it ended not noted: soak in penetrant.',
+      'Cleaned: alcohol, rinsed out and dried.',
+      'Hone: 220, then 400.',
+    ]);
+  });
+
+  test('attempts to free it as they ended: what did not move is not freed', () => {
+    const r = record();
+    const tried = (
+      id: string,
+      method: 'soak-penetrant' | 'low-air' | 'push-fluid' | 'warm',
+      result: 'freed' | 'moved' | 'no' | 'stopped',
+    ) => ({
+      ...(r.treatments[0] as UnitRecord['treatments'][number]),
+      id,
+      method,
+      result,
+    });
+    const treatments = [
+      ...r.treatments.slice(0, 1),
+      tried('a', 'soak-penetrant', 'no'),
+      tried('b', 'warm', 'stopped'),
+      tried('c', 'low-air', 'moved'),
+      tried('d', 'push-fluid', 'freed'),
+    ];
+    expect(state({ ...r, treatments }).work).toEqual([
+      'Freed by: hydraulic push with fluid.',
+      'Moved a little by: low air into a rag.',
+      'Tried, and it did not move: soak in penetrant.',
+      'Tried, and stopped: warm the body.',
+    ]);
+  });
+
+  test('a note that a form left open ends as a sentence', () => {
+    const r = record();
+    const steps = r.steps.map((s) => (s.station === 'strip' ? { ...s, station: 'sleeve' as const, note: 'Quayside Boring: ' } : s));
+    expect(state({ ...r, steps, treatments: [] }).work).toEqual(['Sleeve: Quayside Boring.']);
+  });
+
+  test.each<[string, Partial<TrayPart>, string]>([
+    [
+      'a spring by its figures',
+      { name: 'spring', kind: 'spring', checks: { freeMm: 88, newMm: 90, rust: 'none', bend: 'springs back' } },
+      'spring: the unit’s own, inspected: 88 mm free against 90 mm new: 2.2 % lost, at most 4 %, rust at the coils none, bend test springs back.',
+    ],
+    [
+      'a clip that was looked at in part',
+      { name: 'circlip', kind: 'circlip', checks: { edges: 'sharp' } },
+      'circlip: the unit’s own, inspected in part: edges sharp.',
+    ],
+    [
+      'a kind that is only looked at',
+      { name: 'stop washer', kind: 'stop-washer' },
+      'stop washer: the unit’s own, looked at, recorded as good.',
+    ],
+    [
+      'of which nothing is on record',
+      { name: 'stop washer', kind: 'stop-washer', condition: null },
+      'stop washer: the unit’s own, not inspected.',
+    ],
+    [
+      'usually replaced, with why it is not new',
+      { name: 'boot', kind: 'boot', note: 'none to be had' },
+      'boot: the unit’s own, looked at, recorded as good; not new: none to be had.',
+    ],
+    [
+      'broken, on a lead’s word',
+      {
+        name: 'check valve',
+        kind: 'check-valve',
+        condition: 'broken',
+        checks: { holds: 'leaks' },
+        allowed: { name: 'Lena', reason: 'for a display engine' },
+      },
+      'check valve: the unit’s own, inspected, did not pass: against its way leaks; let back by Lena: for a display engine.',
+    ],
+  ])('its own part: %s', (_, news, said) => {
+    const part = {
+      ...bareRow({ id: 'p', slotId: 'p', kind: 'spring', name: 'p', qty: 1 }, 0),
+      condition: 'good' as const,
+      goesIn: putIn({ piece: 'same', faces: null }, 1),
+    };
+    expect(sayFitted([{ ...part, ...news }], STANDARD_RULES)).toEqual([said]);
   });
 
   test('what was overridden, by whom and why', () => {
@@ -300,7 +392,7 @@ describe('what decides a unit’s route', () => {
     expect([currentGauging(r)?.id, currentVerdict(r)?.id]).toEqual(['g2', 'v2']);
     const cutAgain = { ...r, unit: { ...r.unit, boreChangedAt: 35 } };
     expect([currentGauging(cutAgain), currentVerdict(cutAgain)]).toEqual([undefined, undefined]);
-    expect(factsOf(cutAgain)).toMatchObject({ gauged: false, verdict: null });
+    expect(factsOf(cutAgain)).toMatchObject({ ungauged: ['the bore'], unjudged: ['the bore'] });
   });
 
   test('a run counts when it was finished after the unit was closed up; the last one decides', () => {

@@ -1,5 +1,6 @@
 import { benchOf, newestOf } from '../bench/bench-record';
 import { sayFastened } from '../close-up/fastening';
+import { sayJoined } from '../close-up/joining';
 import { FINISHES } from '../finish/finish';
 import { sayContact, weightOf } from '../fluid/contact';
 import { FLUIDS } from '../fluid/fluid';
@@ -8,6 +9,7 @@ import { RUBBERS, statedRubbers } from '../fluid/rubber';
 import { checkValveFound, pedalFound, rodTipText } from '../pedal-end/booster';
 import { REMEDIES } from '../pedal-end/hole';
 import { sayVacuumHold } from '../pedal-end/vacuum';
+import { fixed } from '../quantity/figure';
 import { METRIC } from '../quantity/units';
 import { sayGapRecord } from '../set/gap-record';
 import { contactsWith } from '../unit/facts-of';
@@ -17,12 +19,13 @@ import type { UnitRecord } from '../unit/unit-record';
 export const sayClosedUp = (r: UnitRecord): readonly string[] => {
   const touch = newestOf(r.bench, 'touch');
   const gap = newestOf(r.bench, 'gap');
+  const joined = newestOf(r.bench, 'joined');
   const rubber = touch?.rubber ?? statedRubbers(r.setAside)[0];
   const tightened = r.tray.flatMap((p) => (p.goesIn == null || p.goesIn.fastened === null ? [] : [sayFastened(p, p.goesIn.fastened)]));
   const holes = benchOf(r.bench, 'hole').flatMap((h) => {
     const name = r.tray.find((p) => p.id === h.partId)?.name ?? 'hole';
     return [
-      `Hole of the ${name}, ${h.before.longMm.toFixed(2)} mm: ${REMEDIES[h.remedy]}${h.after === null ? '' : `, now ${h.after.longMm.toFixed(2)} mm`}.`,
+      `Hole of the ${name}, ${fixed(h.before.longMm, 2)} mm: ${REMEDIES[h.remedy]}${h.after === null ? '' : `, now ${fixed(h.after.longMm, 2)} mm`}.`,
     ];
   });
   return [
@@ -31,6 +34,7 @@ export const sayClosedUp = (r: UnitRecord): readonly string[] => {
       : [
           `Closed up for ${FLUIDS[touch.fluid].label}${rubber === undefined ? '' : `, rubber ${RUBBERS[rubber]}`}, wetted with ${LUBRICANTS[touch.lubricant].label}.`,
         ]),
+    ...(joined === undefined ? [] : [sayJoined(joined)]),
     ...(tightened.length === 0 ? [] : [`Tightened: ${tightened.join('; ')}.`]),
     ...benchOf(r.bench, 'finish').map((f) => `Put on: ${FINISHES[f.finish].label}${f.note === '' ? '' : `, ${f.note}`}.`),
     ...(gap === undefined ? [] : [`${sayGapRecord(gap, METRIC)}.`]),

@@ -1,4 +1,5 @@
 import { sayComplaint } from '../book-in/complaint';
+import { capital } from '../capital';
 import { partFacing } from '../family/family';
 import { MATERIAL_WORDS } from '../family/material';
 import { sayDoing, sayStep } from '../prove/programme/say-step';
@@ -9,6 +10,7 @@ import { cautionsAt } from '../route/cautions';
 import { type Stop, saySkip } from '../route/route';
 import { sayWhyNot } from '../route/why-not';
 import { STATION_WORDS } from '../station';
+import { boresOf } from '../unit/bores';
 import { currentVerdict, routeOfUnit } from '../unit/facts-of';
 import { provingOf } from '../unit/proving';
 import { sayUnit, tagOf, type UnitRecord } from '../unit/unit-record';
@@ -31,20 +33,22 @@ export type Traveller = {
 /** The traveller of a unit as it stands, in metric. */
 export const travellerOf = (r: UnitRecord): Traveller => {
   const { unit, job, family } = r;
-  const verdict = currentVerdict(r)?.answer;
   const running = r.timers.filter((t) => t.doneAt === null);
   return {
     tag: tagOf(unit),
     unit: `${sayUnit(r)}${unit.position === '' ? '' : `, ${unit.position}`}`,
     lines: [
-      `${job.machine} · ${job.customer} · ${sayComplaint(job.complaints, job.complaintText) || 'no complaint'}`,
+      `${job.machine} · ${job.customer} · ${sayComplaint(unit.complaints, unit.complaintText) || 'no complaint'}`,
       [family.bore === 'none' ? '' : MATERIAL_WORDS[unit.material], unit.identityMarks === '' ? '' : `marks ${unit.identityMarks}`]
         .filter(Boolean)
         .join(' · '),
       `Promised ${sayFullDate(unit.dueAt)}`,
-      verdict === undefined
-        ? ''
-        : `Bore: ${verdict.outcome}${verdict.targetDiaMm === null ? '' : ` to ${sayDia(verdict.targetDiaMm, METRIC)} mm`}, limit ${sayDia(verdict.limitDiaMm, METRIC)} mm`,
+      ...boresOf(r).flatMap(({ name, record }) => {
+        const verdict = currentVerdict(record)?.answer;
+        const to = verdict?.targetDiaMm == null ? '' : ` to ${sayDia(verdict.targetDiaMm, METRIC)} mm`;
+        const called = unit.morePots.length === 0 ? 'Bore' : capital(name);
+        return verdict === undefined ? [] : [`${called}: ${verdict.outcome}${to}, limit ${sayDia(verdict.limitDiaMm, METRIC)} mm`];
+      }),
       ...running.map((t) => `Waits: ${t.label}, until ${sayFullDate(t.endsAt)}`),
     ].filter(Boolean),
     route: routeOfUnit(r).map(routeRow),

@@ -4,7 +4,7 @@ import type { Contact } from '../fluid/contact';
 import type { BoreOutcome } from '../judge/outcome';
 import type { GapVerdict } from '../set/setup';
 import type { Station } from '../station';
-import type { TrayPart } from '../strip/tray-door';
+import type { TrayPart } from '../strip/tray-schema';
 import type { Treatment } from '../strip/treatment';
 
 export type Approved = 'to-ask' | 'waiting' | 'yes' | 'no';
@@ -18,10 +18,12 @@ export type RouteFacts = {
   /** Drillings that nobody has seen open yet. */
   readonly uncleared: readonly string[];
   readonly treatments: readonly Pick<Treatment, 'method' | 'at'>[];
-  /** Readings of the bore as it is now. */
-  readonly gauged: boolean;
-  /** The saved verdict on those readings. */
-  readonly verdict: { readonly outcome: BoreOutcome; readonly toDo: readonly string[] } | null;
+  /** Bores without readings of them as they are now. */
+  readonly ungauged: readonly string[];
+  /** Bores without a saved verdict on those readings. */
+  readonly unjudged: readonly string[];
+  /** The saved verdicts, one a bore that has one. */
+  readonly verdicts: readonly { readonly outcome: BoreOutcome; readonly toDo: readonly string[] }[];
   /** Where the customer's yes to that verdict stands; null where none is asked for. */
   readonly approval: Approved | null;
   /** The body is out to be sleeved, or was and is back; null where it never went. */
@@ -34,6 +36,10 @@ export type RouteFacts = {
   readonly contacts: readonly Contact[];
   /** Finishes on it that nobody has found cured yet. */
   readonly curing: readonly FinishName[];
+  /** Waits that still run. */
+  readonly waits: readonly string[];
+  /** Two halves with a seal between them: joined since what is between them went in, or not; null where there is no such half. */
+  readonly halves: 'apart' | 'joined' | null;
   /** How it came back when it was stroked by hand, closed up as it is now; null: nobody has. */
   readonly stroked: 'by-itself' | 'sticks' | null;
   /** The gap saved since what bears on it went in, and since the port was last found shut. */

@@ -1,10 +1,11 @@
 import { describe, expect, test } from 'vitest';
 import { FAMILIES } from '../family/families';
 import { isFastener } from '../family/part-kind';
-import { afterWrongPin, isLocked } from '../people/lock-out';
+import { FINISH_NAMES } from '../finish/finish';
 import { DOINGS, may, ROLES } from '../people/role';
 import { putIn } from '../strip/part-news';
 import { emptyTray, usualFate } from '../strip/tray';
+import type { TrayPart } from '../strip/tray-schema';
 import type { RouteFacts } from './facts';
 import { routeOf, stationNow } from './route';
 import { sayWhyNot, whyNotDone } from './why-not';
@@ -15,6 +16,7 @@ const tray = emptyTray(family, (s) => s.id).map((p) => ({
   found: 'present' as const,
   condition: 'worn' as const,
   fate: usualFate(p.kind, 'worn'),
+  dims: (p.kind === 'piston' ? { diaMm: 22.18 } : {}) as TrayPart['dims'],
 }));
 const facts = (more: Partial<RouteFacts>): RouteFacts => ({
   family,
@@ -25,13 +27,16 @@ const facts = (more: Partial<RouteFacts>): RouteFacts => ({
     { method: 'looked-again', at: 2 },
   ],
   uncleared: [],
-  gauged: false,
-  verdict: null,
+  ungauged: ['the bore'],
+  unjudged: [],
+  verdicts: [],
   approval: null,
   sleeved: null,
   uncovered: null,
   contacts: [],
   curing: [],
+  waits: [],
+  halves: null,
   stroked: 'by-itself',
   gap: 'ok',
   tried: { missing: [], bad: [] },
@@ -46,17 +51,21 @@ const before = ['book-in', 'strip', 'clean', 'gauge', 'judge'] as const;
 describe('where a unit is', () => {
   test.each<[string, Partial<RouteFacts>, string | undefined]>([
     ['booked in', {}, 'strip'],
-    ['judged for honing', { done: before, verdict: { outcome: 'hone', toDo: [] } }, 'hone'],
-    ['judged for a sleeve', { done: before, verdict: { outcome: 'sleeve', toDo: [] } }, 'sleeve'],
-    ['judged good', { done: before, verdict: { outcome: 'reuse', toDo: [] } }, 'kit'],
-    ['cut: gauged again', { done: ['book-in', 'strip', 'clean', 'hone'], verdict: null }, 'gauge'],
-    ['closed up', { done: [...before, 'kit', 'close-up'], verdict: { outcome: 'reuse', toDo: [] } }, 'set'],
+    ['judged for honing', { done: before, verdicts: [{ outcome: 'hone', toDo: [] }] }, 'hone'],
+    ['judged for a sleeve', { done: before, verdicts: [{ outcome: 'sleeve', toDo: [] }] }, 'sleeve'],
+    ['judged good', { done: before, verdicts: [{ outcome: 'reuse', toDo: [] }] }, 'kit'],
+    ['cut: gauged again', { done: ['book-in', 'strip', 'clean', 'hone'], unjudged: ['the bore'] }, 'gauge'],
+    ['closed up', { done: [...before, 'kit', 'close-up'], verdicts: [{ outcome: 'reuse', toDo: [] }] }, 'set'],
     [
       'a wheel cylinder has no gap',
-      { family: FAMILIES['wheel-double'], done: [...before, 'kit', 'close-up'], verdict: { outcome: 'reuse', toDo: [] } },
+      { family: FAMILIES['wheel-double'], done: [...before, 'kit', 'close-up'], verdicts: [{ outcome: 'reuse', toDo: [] }] },
       'prove',
     ],
-    ['all done', { done: [...before, 'kit', 'close-up', 'set', 'prove', 'release'], verdict: { outcome: 'reuse', toDo: [] } }, undefined],
+    [
+      'all done',
+      { done: [...before, 'kit', 'close-up', 'set', 'prove', 'release'], verdicts: [{ outcome: 'reuse', toDo: [] }] },
+      undefined,
+    ],
   ])('%s', (_, more, station) => expect(stationNow(routeOf(facts(more)))).toBe(station));
 });
 
@@ -77,7 +86,33 @@ describe('why not', () => {
   test('strip: every part recorded, with a fate, no rubber kept', () => {
     expect(why('strip', { tray: emptyTray(family, (s) => s.id) })).toEqual(['not-looked']);
     expect(why('strip', { tray: tray.map((p) => ({ ...p, fate: 'refitted' as const })) })).toEqual(['rubber-reused']);
+    const unmeasured = tray.map((p) => (p.slotId === 'floating-piston' ? { ...p, dims: {} } : p));
+    expect(whyNotDone('strip', facts({ tray: unmeasured }))).toEqual([{ code: 'no-diameter', parts: ['floating piston'] }]);
     expect(why('strip', {})).toEqual([]);
+  });
+
+  test('what is spoilt stays out, also where it has got in, but for a lead’s word', () => {
+    const own = (condition: TrayPart['condition'], allowed: TrayPart['allowed'] = null) =>
+      closed.map((p) =>
+        p.slotId === 'circlip'
+          ? { ...p, condition, allowed, fate: 'refitted' as const, goesIn: putIn({ piece: 'same' as const, faces: null }, 1) }
+          : p,
+      );
+    for (const condition of ['broken', 'cracked', 'split', 'swollen'] as const) {
+      expect([condition, why('close-up', { tray: own(condition) })]).toEqual([condition, ['spoilt']]);
+      expect([condition, why('release', { tray: own(condition), signedBy: ['a', 'b'] })]).toEqual([condition, ['spoilt']]);
+    }
+    expect(why('close-up', { tray: own('worn') })).toEqual([]);
+    expect(why('close-up', { tray: own('broken', { name: 'Lena', reason: 'display only' }) })).toEqual([]);
+  });
+
+  test('release: nothing still waited for, nothing uncured, whatever holds it', () => {
+    const signed = { tray: closed, signedBy: ['a', 'b'] };
+    expect(why('release', signed)).toEqual([]);
+    expect(whyNotDone('release', facts({ ...signed, waits: ['a night on paper'] })).map(sayWhyNot)).toEqual([
+      'Still waited for: a night on paper. End each at the unit, or have it ended by whom it rings.',
+    ]);
+    for (const finish of FINISH_NAMES) expect([finish, why('release', { ...signed, curing: [finish] })]).toEqual([finish, ['curing']]);
   });
 
   test('close up: nothing left out, nothing old, nothing turned', () => {
@@ -124,22 +159,22 @@ describe('why not', () => {
   test('what the customer was asked about waits for a yes; a sleeve is always asked about', () => {
     const sleeve = { outcome: 'sleeve', toDo: [] } as const;
     const sayings = (station: 'hone' | 'sleeve' | 'kit', more: Partial<RouteFacts>) => whyNotDone(station, facts(more)).map(sayWhyNot);
-    expect(sayings('sleeve', { verdict: sleeve, approval: 'to-ask' })).toEqual([
+    expect(sayings('sleeve', { verdicts: [sleeve], approval: 'to-ask' })).toEqual([
       'It changes price or promise: ask the customer first, at Judge.',
       'It has not been sent out to be sleeved.',
     ]);
     expect(sayings('hone', { approval: 'waiting' })).toEqual(['The customer has been asked, and has not said yes yet.']);
     expect(sayings('kit', { approval: 'no', uncovered: [] })).toEqual([
-      'The customer said no to this: judge it another way, or return it as it is.',
+      'The customer said no to this: judge it another way, or hand it back unrepaired.',
     ]);
-    expect(why('sleeve', { verdict: sleeve, approval: 'yes', sleeved: 'out' })).toEqual(['not-back']);
-    expect(why('sleeve', { verdict: sleeve, approval: 'yes', sleeved: 'back' })).toEqual([]);
+    expect(why('sleeve', { verdicts: [sleeve], approval: 'yes', sleeved: 'out' })).toEqual(['not-back']);
+    expect(why('sleeve', { verdicts: [sleeve], approval: 'yes', sleeved: 'back' })).toEqual([]);
     expect([why('hone', { approval: 'yes' }), why('hone', {})]).toEqual([[], []]);
   });
 
   test('the later stations', () => {
-    expect(why('judge', { verdict: { outcome: 'scrap', toDo: [] } })).toEqual(['scrap']);
-    expect(why('judge', { verdict: { outcome: 'undecided', toDo: ['Clean mark m1.'] } })).toEqual(['open-questions']);
+    expect(why('judge', { verdicts: [{ outcome: 'scrap', toDo: [] }] })).toEqual(['scrap']);
+    expect(why('judge', { verdicts: [{ outcome: 'undecided', toDo: ['Clean mark m1.'] }] })).toEqual(['open-questions']);
     expect(why('kit', { uncovered: ['boot'] })).toEqual(['uncovered']);
     expect(why('prove', { proof: proof('fail') })).toEqual(['proof-failed']);
     expect(why('prove', { proof: [...proof('hold-longer'), ...proof('open')] })).toEqual(['not-proved', 'proof-undecided']);
@@ -163,23 +198,24 @@ describe('why not', () => {
 
 test('who may do what', () => {
   expect(Object.fromEntries(ROLES.map((role) => [role, DOINGS.filter((d) => may(role, d))]))).toEqual({
-    technician: ['see', 'book-in', 'bench', 'kit', 'sign-first'],
-    lead: ['see', 'book-in', 'bench', 'kit', 'override', 'reopen', 'exit', 'rules', 'sign-first', 'sign-second'],
-    counter: ['see', 'book-in', 'kit'],
-    owner: ['see', 'book-in', 'override', 'reopen', 'exit', 'rules', 'sign-second'],
+    technician: ['see', 'book-in', 'bench', 'kit', 'files', 'plan', 'sign-first'],
+    lead: [
+      'see',
+      'book-in',
+      'correct',
+      'bench',
+      'kit',
+      'files',
+      'override',
+      'reopen',
+      'exit',
+      'plan',
+      'rules',
+      'sign-first',
+      'sign-second',
+      'see-shop',
+    ],
+    counter: ['see', 'book-in', 'correct', 'kit', 'files', 'plan'],
+    owner: ['see', 'book-in', 'correct', 'files', 'override', 'reopen', 'exit', 'plan', 'rules', 'sign-second', 'see-shop', 'shop'],
   });
-});
-
-test('wrong PINs: four are free, the fifth locks for a minute, each further one twice as long, an hour at most', () => {
-  let state = { failedPins: 0, lockedUntil: null as number | null };
-  const locks = Array.from({ length: 14 }, () => {
-    state = { ...afterWrongPin(state, 0) };
-    return state.lockedUntil;
-  });
-  expect(locks.slice(0, 7)).toEqual([null, null, null, null, 60_000, 120_000, 240_000]);
-  expect(locks.at(-1)).toBe(3_600_000);
-  expect([isLocked({ failedPins: 5, lockedUntil: 60_000 }, 59_999), isLocked({ failedPins: 5, lockedUntil: 60_000 }, 60_000)]).toEqual([
-    true,
-    false,
-  ]);
 });

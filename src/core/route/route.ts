@@ -1,3 +1,4 @@
+import type { BoreOutcome } from '../judge/outcome';
 import { STATION_WORDS, STATIONS, type Station } from '../station';
 import type { RouteFacts } from './facts';
 import { sayWhyNot, type WhyNot, whyNotDone } from './why-not';
@@ -8,6 +9,7 @@ export type Stop =
   | { readonly station: Station; readonly state: 'now'; readonly why: readonly WhyNot[] }
   | { readonly station: Station; readonly state: 'ahead'; readonly why: readonly WhyNot[] }
   | { readonly station: Station; readonly state: 'skipped'; readonly because: SkipReason };
+export const STOP_WORDS: { readonly [S in Stop['state']]: string } = { done: 'done', now: 'now', ahead: 'ahead', skipped: 'skipped' };
 
 export type SkipReason = 'no-bore' | 'not-held' | 'no-gap' | 'not-cut' | 'not-sleeved' | 'not-yet-judged';
 
@@ -49,7 +51,8 @@ export const whyNotNow = (station: Station, route: readonly Stop[]): readonly st
 };
 
 const skipReason = (station: Station, f: RouteFacts): SkipReason | undefined => {
-  const outcome = f.verdict?.outcome;
+  const judged = f.unjudged.length === 0 && !f.verdicts.some((v) => v.outcome === 'undecided');
+  const asksFor = (...outcomes: readonly BoreOutcome[]): boolean => f.verdicts.some((v) => outcomes.includes(v.outcome));
   switch (station) {
     case 'gauge':
     case 'judge':
@@ -60,12 +63,12 @@ const skipReason = (station: Station, f: RouteFacts): SkipReason | undefined => 
       return f.family.hasGap ? undefined : 'no-gap';
     case 'hone':
       if (f.family.bore === 'none') return 'no-bore';
-      if (outcome === undefined || outcome === 'undecided') return 'not-yet-judged';
-      return outcome === 'hone' || outcome === 'polish' ? undefined : 'not-cut';
+      if (!judged) return 'not-yet-judged';
+      return asksFor('hone', 'polish') ? undefined : 'not-cut';
     case 'sleeve':
       if (f.family.bore === 'none') return 'no-bore';
-      if (outcome === undefined || outcome === 'undecided') return 'not-yet-judged';
-      return outcome === 'sleeve' ? undefined : 'not-sleeved';
+      if (!judged) return 'not-yet-judged';
+      return asksFor('sleeve') ? undefined : 'not-sleeved';
     default:
       return undefined;
   }

@@ -1,12 +1,16 @@
+import { capital } from '../capital';
 import { goesBack } from '../close-up/order';
 import { sideOf, wrongSide } from '../close-up/side';
+import type { Family } from '../family/family';
 import { isFastener, neverReused, PART_KINDS } from '../family/part-kind';
 import { FINISHES, type FinishName } from '../finish/finish';
 import { type Contact, sayContact, weightOf } from '../fluid/contact';
 import type { GapVerdict } from '../set/setup';
 import { STATION_WORDS, type Station } from '../station';
+import { isSpoilt } from '../strip/condition';
+import { unmeasuredPistons } from '../strip/pistons';
 import { stripFaults } from '../strip/tray';
-import type { TrayPart } from '../strip/tray-door';
+import type { TrayPart } from '../strip/tray-schema';
 import { lookedAgain, METHODS, type MethodName, toRinse } from '../strip/treatment';
 import type { RouteFacts } from './facts';
 
@@ -14,7 +18,17 @@ import type { RouteFacts } from './facts';
 export type WhyNot =
   | { readonly code: 'before'; readonly station: Station }
   | {
-      readonly code: 'not-looked' | 'no-condition' | 'no-fate' | 'rubber-reused' | 'not-in' | 'not-new' | 'no-reason' | 'not-tightened';
+      readonly code:
+        | 'not-looked'
+        | 'no-condition'
+        | 'no-fate'
+        | 'rubber-reused'
+        | 'no-diameter'
+        | 'not-in'
+        | 'not-new'
+        | 'spoilt'
+        | 'no-reason'
+        | 'not-tightened';
       readonly parts: readonly string[];
     }
   | { readonly code: 'wrong-side'; readonly text: string }
@@ -28,41 +42,47 @@ export type WhyNot =
       readonly code:
         | 'not-cleaned'
         | 'not-looked-again'
-        | 'no-readings'
-        | 'no-verdict'
         | 'scrap'
         | 'nothing-set-aside'
+        | 'not-joined'
         | 'not-stroked'
         | 'sticks'
         | 'no-gap';
     }
+  | { readonly code: 'no-readings' | 'no-verdict'; readonly bores: readonly string[] }
   | { readonly code: 'approval'; readonly stands: 'to-ask' | 'waiting' | 'no' }
   | { readonly code: 'not-sent' | 'not-back' }
   | { readonly code: 'open-questions'; readonly texts: readonly string[] }
   | { readonly code: 'uncovered'; readonly parts: readonly string[] }
   | { readonly code: 'unopened'; readonly bags: readonly string[] }
   | { readonly code: 'not-proved' | 'proof-failed' | 'proof-undecided'; readonly steps: readonly string[] }
+  | { readonly code: 'waits'; readonly labels: readonly string[] }
   | { readonly code: 'signatures'; readonly have: number; readonly need: number };
 
 /** What a station's own work still lacks before it can be signed off; empty when nothing does. */
 export const whyNotDone = (station: Station, f: RouteFacts): readonly WhyNot[] => [...curing(station, f), ...ownWork(station, f)];
 
+/** How many people sign for a release: two where it stops a vehicle. */
+export const signaturesFor = (family: Pick<Family, 'brake'>): number => (family.brake ? 2 : 1);
+
 const ownWork = (station: Station, f: RouteFacts): readonly WhyNot[] => {
   switch (station) {
     case 'strip':
-      return byCode(stripFaults(f.tray));
+      return [...byCode(stripFaults(f.tray)), ...unmeasured(f)];
     case 'clean':
       return [
         ...(f.treatments.some((t) => METHODS[t.method].for === 'cleaning') ? [] : [{ code: 'not-cleaned' as const }]),
         ...(f.uncleared.length === 0 ? [] : [{ code: 'uncleared' as const, names: f.uncleared }]),
       ];
     case 'gauge':
-      return f.gauged ? [] : [{ code: 'no-readings' }];
+      return f.ungauged.length === 0 ? [] : [{ code: 'no-readings', bores: f.ungauged }];
     case 'judge':
       if (!lookedAgain(f.treatments)) return [{ code: 'not-looked-again' }];
-      if (f.verdict === null) return [{ code: 'no-verdict' }];
-      if (f.verdict.outcome === 'scrap') return [{ code: 'scrap' }];
-      return f.verdict.outcome === 'undecided' ? [{ code: 'open-questions', texts: f.verdict.toDo }] : [];
+      if (f.verdicts.some((v) => v.outcome === 'scrap')) return [{ code: 'scrap' }];
+      return [
+        ...(f.unjudged.length === 0 ? [] : [{ code: 'no-verdict' as const, bores: f.unjudged }]),
+        ...f.verdicts.flatMap((v) => (v.outcome === 'undecided' ? [{ code: 'open-questions' as const, texts: v.toDo }] : [])),
+      ];
     case 'hone':
       return unanswered(f);
     case 'sleeve':
@@ -86,12 +106,22 @@ const ownWork = (station: Station, f: RouteFacts): readonly WhyNot[] => {
         ...proofThat('hold-longer', 'proof-undecided', f),
       ];
     case 'release': {
-      const need = f.family.brake ? 2 : 1;
-      return f.signedBy.length >= need ? [] : [{ code: 'signatures', have: f.signedBy.length, need }];
+      const need = signaturesFor(f.family);
+      return [
+        ...spoiltIn(f.tray),
+        ...(f.waits.length === 0 ? [] : [{ code: 'waits' as const, labels: f.waits }]),
+        ...(f.signedBy.length >= need ? [] : [{ code: 'signatures' as const, have: f.signedBy.length, need }]),
+      ];
     }
     case 'book-in':
       return [];
   }
+};
+
+/** Judge needs the diameter of every piston that came out of a bore. */
+const unmeasured = ({ family, tray }: RouteFacts): readonly WhyNot[] => {
+  const pistons = family.bore === 'none' ? [] : unmeasuredPistons(tray);
+  return pistons.length === 0 ? [] : [{ code: 'no-diameter', parts: pistons.map((p) => p.name) }];
 };
 
 /** New parts are laid beside the old ones before those may go: what the bag says is not what is in it. */
@@ -100,7 +130,7 @@ export const unopened = (f: Pick<RouteFacts, 'unopened'>): readonly WhyNot[] =>
 
 /** Finishes that hold this station until they have cured. */
 export const curing = (station: Station, { curing }: Pick<RouteFacts, 'curing'>): readonly WhyNot[] => {
-  const finishes = curing.filter((f) => (FINISHES[f].holds as readonly Station[]).includes(station));
+  const finishes = curing.filter((f) => station === 'release' || (FINISHES[f].holds as readonly Station[]).includes(station));
   return finishes.length === 0 ? [] : [{ code: 'curing', finishes }];
 };
 
@@ -126,6 +156,12 @@ const proofThat = (
 const unanswered = (f: RouteFacts): readonly WhyNot[] =>
   f.approval === null || f.approval === 'yes' ? [] : [{ code: 'approval', stands: f.approval }];
 
+/** The unit's own parts that are in though they are spoilt, without a lead's word. */
+const spoiltIn = (tray: readonly TrayPart[]): readonly WhyNot[] => {
+  const spoilt = tray.filter((p) => p.goesIn?.piece === 'same' && isSpoilt(p.condition) && p.allowed === null);
+  return spoilt.length === 0 ? [] : [{ code: 'spoilt', parts: spoilt.map((p) => `${p.name} (${p.condition})`) }];
+};
+
 /** Nothing may stay on the tray, nothing be missing, every part face as it must, no rubber be used twice, every screw be tight, and it must stroke. */
 const closeUpFaults = (f: RouteFacts): readonly WhyNot[] => {
   const wanted = f.tray.filter((p) => goesBack(f.family, p));
@@ -144,6 +180,7 @@ const closeUpFaults = (f: RouteFacts): readonly WhyNot[] => {
       'not-new',
       same.filter((p) => p.fate === 'replaced' || p.found === 'absent' || neverReused(p.kind)),
     ),
+    ...spoiltIn(wanted),
     ...named(
       'no-reason',
       same.filter((p) => PART_KINDS[p.kind].policy === 'last-resort' && p.note === ''),
@@ -156,6 +193,7 @@ const closeUpFaults = (f: RouteFacts): readonly WhyNot[] => {
       'not-tightened',
       wanted.filter((p) => p.goesIn !== null && isFastener(p.kind) && p.goesIn?.fastened === null),
     ),
+    ...(f.halves === 'apart' ? [{ code: 'not-joined' as const }] : []),
     ...(f.family.bore === 'none' || f.stroked === 'by-itself'
       ? []
       : [{ code: f.stroked === 'sticks' ? ('sticks' as const) : ('not-stroked' as const) }]),
@@ -196,10 +234,14 @@ export const sayWhyNot = (w: WhyNot): string => {
       return `No fate chosen; nothing may stay on the tray: ${list(w.parts)}.`;
     case 'rubber-reused':
       return `Rubber in the fluid path is never used again: ${list(w.parts)}.`;
+    case 'no-diameter':
+      return `Measure the diameter first; the bore’s limit rests on it: ${list(w.parts)}.`;
     case 'not-in':
       return `Not in yet: ${list(w.parts)}.`;
     case 'not-new':
       return `Must be new, not the old piece: ${list(w.parts)}.`;
+    case 'spoilt':
+      return `Not used again, unless a lead lets it and says why: ${list(w.parts)}.`;
     case 'not-rinsed':
       return `Rinse and sign first, at Clean: ${w.methods.map((m) => METHODS[m].label).join(', ')} left petroleum in it, and that ruins new rubber.`;
     case 'not-cleaned':
@@ -218,6 +260,8 @@ export const sayWhyNot = (w: WhyNot): string => {
       return sayContact(w.contact);
     case 'curing':
       return `It cures: ${w.finishes.map((n) => FINISHES[n].label).join(', ')}. Look at it when its time is over, and say so.`;
+    case 'not-joined':
+      return 'Join the two halves with the seal between them, and say how their screws were tightened.';
     case 'not-stroked':
       return 'Stroke it by hand: is it free, and does it return by itself?';
     case 'sticks':
@@ -231,11 +275,11 @@ export const sayWhyNot = (w: WhyNot): string => {
     case 'tried-bad':
       return w.texts.join(' ');
     case 'no-readings':
-      return 'The bore has not been gauged as it is now.';
+      return notAsNow(w.bores, 'gauged');
     case 'no-verdict':
-      return 'The bore has not been judged as it is now.';
+      return notAsNow(w.bores, 'judged');
     case 'scrap':
-      return 'The body cannot be saved: scrap it or return it as it is.';
+      return 'The body cannot be saved: scrap it or hand it back unrepaired.';
     case 'nothing-set-aside':
       return 'No kit has been set aside for this unit.';
     case 'not-proved':
@@ -246,7 +290,7 @@ export const sayWhyNot = (w: WhyNot): string => {
       return `The hold did not decide: ${w.steps.join('; ')}. Hold it longer.`;
     case 'approval':
       return w.stands === 'no'
-        ? 'The customer said no to this: judge it another way, or return it as it is.'
+        ? 'The customer said no to this: judge it another way, or hand it back unrepaired.'
         : w.stands === 'waiting'
           ? 'The customer has been asked, and has not said yes yet.'
           : 'It changes price or promise: ask the customer first, at Judge.';
@@ -260,9 +304,14 @@ export const sayWhyNot = (w: WhyNot): string => {
       return `Nothing set aside covers: ${list(w.parts)}.`;
     case 'unopened':
       return `Open ${list(w.bags)} and lay what is in it beside the old parts first.`;
+    case 'waits':
+      return `Still waited for: ${list(w.labels)}. End each at the unit, or have it ended by whom it rings.`;
     case 'signatures':
       return `${w.have} of ${w.need} signatures; brake parts are signed by two people.`;
   }
 };
+
+const notAsNow = (bores: readonly string[], done: string): string =>
+  `${capital(bores.join(' and '))} ${bores.length === 1 ? 'has' : 'have'} not been ${done} as ${bores.length === 1 ? 'it is' : 'they are'} now.`;
 
 const list = (parts: readonly string[]): string => parts.join(', ');

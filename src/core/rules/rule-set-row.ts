@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { RulesDoor } from './rule-door';
-import { SchoolsDoor } from './schools-door';
+import { RulesSchema } from './rule-schema';
+import { SchoolsSchema } from './schools-schema';
 
 /** A rule set as it is stored: a version, who made it when, and why. */
 export const RuleSetRow = z.object({
@@ -9,7 +9,7 @@ export const RuleSetRow = z.object({
   at: z.number(),
   personId: z.string(),
   note: z.string(),
-  rules: RulesDoor,
-  schools: SchoolsDoor,
+  rules: RulesSchema,
+  schools: SchoolsSchema,
 });
 export type RuleSet = z.output<typeof RuleSetRow>;

@@ -198,6 +198,34 @@ export const RULES = {
     'A booster that loses more has a leak that the engine’s pull hides; its manual goes before.',
   ),
   holeOvalMm: rule('Most ovality of a pin’s hole', 0.15, 'mm', 0, 5, 'An oval hole rocks on its pin and wears on quickly.'),
+  labourPerHour: rule('Labour, by the hour', 60, 'money', 0, 100_000, 'What an hour at the bench is sold for.'),
+  partsMarkupPct: rule('Mark-up on parts', 20, '%', 0, 1000, 'What is added to what a part costs the shop.'),
+  proofPriorGood: rule(
+    'Proved at once, before any were counted',
+    9,
+    'units',
+    1e-6,
+    100_000,
+    'A way that nobody has gone here yet is taken to be proved nine times in ten.',
+  ),
+  proofPriorBad: rule('Not proved, before any were counted', 1, 'units', 1e-6, 100_000, 'The tenth of them fails on the rig.'),
+  keepPriorGood: rule(
+    'Kept, before any were counted',
+    19,
+    'units',
+    1e-6,
+    100_000,
+    'A way that nobody has gone here yet is taken to keep nineteen times in twenty.',
+  ),
+  keepPriorBad: rule('Came back, before any were counted', 1, 'units', 1e-6, 100_000, 'The twentieth of them comes back.'),
+  workGapMin: rule(
+    'Longest pause in work',
+    20,
+    'min',
+    1,
+    240,
+    'Between two steps of a person on a unit; what took longer was something else, and counts for no bench time.',
+  ),
 } as const;
 
 function rule<S extends number | null>(

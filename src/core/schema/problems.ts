@@ -24,3 +24,28 @@ export const pathOf = (path: readonly PropertyKey[]): string =>
     (text, part) => (typeof part === 'number' ? `${text}[${part}]` : text === '' ? String(part) : `${text}.${String(part)}`),
     '',
   );
+
+/** A fault in plain words, where the schema has none of its own: a validator's words never reach a person. Give it to `safeParse` as its `error`. */
+export const sayFault = (issue: z.core.$ZodRawIssue): string => {
+  switch (issue.code) {
+    case 'invalid_type':
+      return issue.input == null || Number.isNaN(issue.input)
+        ? 'is missing'
+        : issue.expected === 'int'
+          ? 'is a whole number'
+          : 'cannot be read';
+    case 'too_small':
+      if (issue.origin === 'string' || issue.origin === 'array') return 'is missing';
+      return issue.inclusive === false ? `is above ${issue.minimum}` : `is ${issue.minimum} or more`;
+    case 'too_big':
+      return issue.origin === 'string'
+        ? `is longer than ${issue.maximum} letters`
+        : issue.origin === 'array'
+          ? `are more than ${issue.maximum}`
+          : `is ${issue.maximum} or less`;
+    case 'invalid_value':
+      return 'is to be chosen';
+    default:
+      return 'cannot be read';
+  }
+};

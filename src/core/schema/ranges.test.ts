@@ -4,10 +4,12 @@ import { CALCULATIONS } from '../api/compute';
 import { text } from './text';
 import { when } from './when';
 
-/** All that pages send, by the file that its doors stand in. */
-const FILES = import.meta.glob('../**/*-doors.ts', { eager: true }) as Record<string, Record<string, unknown>>;
-const DOORS = Object.entries(FILES).flatMap(([file, all]) =>
-  Object.entries(all).flatMap(([name, door]) => (door instanceof z.ZodType ? [[`${file.split('/').at(-1)} ${name}`, door] as const] : [])),
+/** All that pages send, by the file that its schemas stand in. */
+const FILES = import.meta.glob('../**/*-schemas.ts', { eager: true }) as Record<string, Record<string, unknown>>;
+const SCHEMAS = Object.entries(FILES).flatMap(([file, all]) =>
+  Object.entries(all).flatMap(([name, schema]) =>
+    schema instanceof z.ZodType ? [[`${file.split('/').at(-1)} ${name}`, schema] as const] : [],
+  ),
 );
 
 const CALCULATED = [...CALCULATIONS].map(([name, { request }]) => [name, request] as const);
@@ -38,18 +40,18 @@ const endless = (schema: Schema, path = ''): readonly string[] => {
 };
 
 describe('what comes in has ends', () => {
-  test('there are doors to look at', () => expect(DOORS.length).toBeGreaterThan(60));
-  test.each([...DOORS, ...CALCULATED])('%s', (_, door) => {
-    expect(endless(z.toJSONSchema(door, { io: 'input', unrepresentable: 'any' }) as Schema)).toEqual([]);
+  test('there are schemas to look at', () => expect(SCHEMAS.length).toBeGreaterThan(60));
+  test.each([...SCHEMAS, ...CALCULATED])('%s', (_, schema) => {
+    expect(endless(z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' }) as Schema)).toEqual([]);
   });
 });
 
-describe('whatever comes in, a door says what is wrong and throws nothing', () => {
+describe('whatever comes in, a schema says what is wrong and throws nothing', () => {
   const ODD = [null, undefined, true, -1, 'x', [], [null], [[]], {}, { a: null }];
-  test.each([...DOORS, ...CALCULATED])('%s', (_, door) => {
-    const { properties = {} } = z.toJSONSchema(door, { io: 'input', unrepresentable: 'any' }) as { properties?: object };
+  test.each([...SCHEMAS, ...CALCULATED])('%s', (_, schema) => {
+    const { properties = {} } = z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' }) as { properties?: object };
     const fields = Object.keys(properties).flatMap((field) => ODD.map((odd) => ({ [field]: odd })));
-    for (const value of [...ODD, ...fields]) expect([value, door.safeParse(value).success]).toEqual([value, expect.any(Boolean)]);
+    for (const value of [...ODD, ...fields]) expect([value, schema.safeParse(value).success]).toEqual([value, expect.any(Boolean)]);
   });
 });
 

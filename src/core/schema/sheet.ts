@@ -13,8 +13,14 @@ export const numbersIn = <F extends string>(query: Query, fields: readonly F[]):
     }),
   ) as { readonly [K in F]?: number };
 
+/** A figure as an address carries it: to a millionth, without what binary fractions leave behind it. */
+export const plainFigure = (value: number): string => String(Number(value.toFixed(6)));
+
 /** A sheet as an address carries it: its fields in their order, those that are filled in. */
 export const queryOf = (values: Readonly<Record<string, number | string | null | undefined>>, fields: readonly string[]): string =>
   new URLSearchParams(
-    fields.flatMap((f) => (values[f] == null || values[f] === '' ? [] : [[f, String(values[f])] as [string, string]])),
+    fields.flatMap((f) => {
+      const value = values[f];
+      return value == null || value === '' ? [] : [[f, typeof value === 'number' ? plainFigure(value) : value] as [string, string]];
+    }),
   ).toString();

@@ -1,8 +1,9 @@
 import { describe, expect, test } from 'vitest';
 import { z } from 'zod';
-import { RunStepDoor } from '../prove/programme/step-door';
+import { NoteAtBench } from '../bench/bench-schemas';
+import { RunStepSchema } from '../prove/programme/step-schema';
 import { crossCheck } from './cross-check';
-import { LATER, stored } from './stored';
+import { LATER, sent, stored } from './stored';
 
 const Part = z.strictObject({
   id: z.string(),
@@ -30,7 +31,7 @@ describe('what lies in the database', () => {
     expect(stored(z.tuple([Part])).parse([later])).toEqual([later]);
   });
 
-  test('is asked as the door asks in all else', () => {
+  test('is asked as the schema asks in all else', () => {
     const wrong = { id: 'a', qty: 0, in: { piece: 'old' } };
     expect(
       stored(Part)
@@ -44,7 +45,7 @@ describe('what lies in the database', () => {
     expect(stored(paired).parse({ a: 1, b: 2, c: 3 })).toEqual({ a: 1, b: 2, c: 3 });
   });
 
-  test('the door itself stays strict, and asks for the later field', () => {
+  test('the schema itself stays strict, and asks for the later field', () => {
     expect(Part.safeParse({ id: 'a', qty: 1, in: null }).success).toBe(false);
     expect(Part.safeParse({ id: 'a', qty: 1, shade: 'red', in: null, weightG: 1 }).success).toBe(false);
   });
@@ -53,9 +54,29 @@ describe('what lies in the database', () => {
     const step = { id: 'low', kind: 'weep', need: 'must', chamber: null, why: '', means: '' };
     const all = { ...step, ...Object.fromEntries(['bar', 'seconds'].map((n) => [n, 5])) };
     expect(
-      stored(RunStepDoor)
+      stored(RunStepSchema)
         .safeParse({ ...all, lamp: 'red' })
         .error?.issues.some((i) => i.code === 'unrecognized_keys') ?? false,
     ).toBe(false);
+  });
+});
+
+describe('what a page sends', () => {
+  test('may be a row as it was read: what the schema does not take is left out, however deep', () => {
+    const part = { id: 'a', qty: 1, shade: 'red', in: { piece: 'same' } };
+    const row = { ...part, unitId: 'u', at: 5, in: { ...part.in, personId: 'p' } };
+    expect(sent(z.object({ data: z.array(Part) })).parse({ data: [row] })).toEqual({ data: [part] });
+  });
+
+  test('is asked as the schema asks in all else, and later fields too', () => {
+    expect(sent(Part).safeParse({ id: 'a', qty: 0, shade: 'red', in: null }).success).toBe(false);
+    expect(sent(Part).safeParse({ id: 'a', qty: 1, in: null }).success).toBe(false);
+  });
+
+  test('what touches what, as it was kept, is kept again', () => {
+    const touch = { kind: 'touch', fluid: 'dot-4', wasFluid: null, flush: 'no', rubber: null, swell: null, lubricant: 'fresh-fluid' };
+    const target = { eventId: '0190a000-0000-7000-8000-000000000000', unitId: 'u', version: 3 };
+    const again = { ...target, data: { ...touch, id: 'b1', at: 5, personId: 'p' } };
+    expect(sent(NoteAtBench).parse(again)).toEqual({ ...target, data: touch });
   });
 });

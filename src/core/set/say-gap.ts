@@ -1,3 +1,4 @@
+import { fixed } from '../quantity/figure';
 import type { Units } from '../quantity/units';
 import { MM_PER_INCH } from '../quantity/units';
 import type { GapField } from './gap-sheet';
@@ -13,7 +14,7 @@ export const GAP_WORDS: { readonly [V in GapVerdict]: string } = {
 };
 
 /** A small length to 0.01 mm or 0.001 in, without its unit. */
-export const sayFine = (mm: number, units: Units): string => (units.length === 'mm' ? mm.toFixed(2) : (mm / MM_PER_INCH).toFixed(3));
+export const sayFine = (mm: number, units: Units): string => (units.length === 'mm' ? fixed(mm, 2) : fixed(mm / MM_PER_INCH, 3));
 
 /** Why a gap is judged so, with its numbers. */
 export const sayVerdict = (s: Setup, units: Units): string => {
@@ -62,7 +63,7 @@ export const sayTurns = (s: Setup, units: Units): string | undefined => {
   const by = `${longer ? 'Lengthen' : 'Shorten'} the rod by ${sayFine(Math.abs(s.rodChangeMm), units)} ${units.length}`;
   if (s.turns === null) return `${by}.`;
   const flats = s.turns * 6;
-  return `${by}: ${s.turns.toFixed(2)} turns (${flats.toFixed(1)} flats) of its end, ${longer ? 'anticlockwise' : 'clockwise'} as seen from the tip, for a right-hand thread.`;
+  return `${by}: ${fixed(s.turns, 2)} turns (${fixed(flats, 1)} flats) of its end, ${longer ? 'anticlockwise' : 'clockwise'} as seen from the tip, for a right-hand thread.`;
 };
 
 /** The whole sheet as text, to be copied: sums in full, verdict, what to do. */
@@ -82,7 +83,7 @@ export const gapAsText = (input: SetupInput, s: Setup, second: SecondReadings, u
       ? []
       : [`this seat lies ${f(Math.abs(s.seatShiftMm))} ${s.seatShiftMm < 0 ? 'shallower' : 'deeper'} than the old unit's`]),
     ...(s.spacerNeededMm === null ? [] : [`a spacer of ${f(s.spacerNeededMm)} makes up for the other rod`]),
-    ...(s.closesAtC === null ? [] : [`the gap closes at ${s.closesAtC.toFixed(0)} °C`]),
+    ...(s.closesAtC === null ? [] : [`the gap closes at ${fixed(s.closesAtC, 0)} °C`]),
     ...(s.lengthPerTurnMm === null ? [] : [`a turn of the turnbuckle is ${f(s.lengthPerTurnMm)}`]),
   ].join('\n');
 };

@@ -3,6 +3,8 @@ import type { Material } from '../family/material';
 /** A body that was sent out to be sleeved. */
 export type Sleeving = {
   readonly id: string;
+  /** Which bore of it, from 1; those of one body go out and come back together. */
+  readonly pot: number;
   readonly shop: string;
   readonly material: Material;
   /** Thinnest wall when it went, mm. */

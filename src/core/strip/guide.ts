@@ -1,9 +1,12 @@
+import { isPiston } from '../family/carrier';
+import type { Dims } from '../family/dims';
 import type { Family } from '../family/family';
 import { roleOf } from '../family/family-name';
 import type { PartKind } from '../family/part-kind';
-import { type GuideDim, removalOf } from './removal';
+import type { GuideTick } from './guide-tick';
+import { AIR, type GuideDim, removalOf } from './removal';
 import { type Group, heldBy, removalOrder } from './removal-order';
-import type { TrayPart } from './tray-door';
+import type { TrayPart } from './tray-schema';
 
 /** One step of taking a unit apart, in the order of doing. What does not apply is null. */
 export type GuideStep = {
@@ -36,13 +39,58 @@ const step = (id: string, todo: string, more: Partial<Omit<GuideStep, 'id' | 'to
 /**
  * How to take a unit apart: for its family, and for what holds it together as the tray has it.
  * Every tray place of the family comes out with exactly one step; a stop screw before the piston that it holds, boots of a through bore before its pistons.
+ * @param ticks what was done and measured so far: the pistons of several pots come out in the order that lets the last one move
  * @source design, domain, "Families and their anatomy", "Cautions"
  */
-export const guideFor = (family: Family, tray: readonly TrayPart[]): readonly GuideStep[] => [
-  ...before(family),
-  ...removalOrder(family, tray).map((group, _, all) => removalStep(family, group, all)),
-  ...after(family, tray),
-];
+export const guideFor = (
+  family: Family,
+  tray: readonly TrayPart[],
+  ticks: readonly Pick<GuideTick, 'stepId' | 'dims'>[],
+): readonly GuideStep[] => {
+  const groups = removalOrder(family, tray);
+  const pistons = pistonsTogether(family, groups);
+  const steps = (some: readonly Group[]): readonly GuideStep[] => some.map((group) => removalStep(family, group, groups));
+  const first = groups.findIndex((g) => pistons.includes(g));
+  return [
+    ...before(family),
+    ...(pistons.length === 0
+      ? steps(groups)
+      : [
+          ...steps(groups.slice(0, first)),
+          pumpOut(pistons),
+          ...steps(lastToMoveFirst(pistons, ticks.find((t) => t.stepId === PUMP_OUT)?.dims ?? {})),
+          ...steps(groups.slice(first + pistons.length)),
+        ]),
+    ...after(family, tray),
+  ];
+};
+
+/** Pistons of several pots: one pressure moves them all, so they come out together. Empty where there is one. */
+const pistonsTogether = (family: Family, groups: readonly Group[]): readonly Group[] =>
+  groups.filter(([p]) => p !== undefined && isPiston(p) && family.slots.find((s) => s.id === p.slotId)?.pot !== undefined);
+
+const PUMP_OUT = 'pump-out';
+const standsOut = (i: number): string => `standsOut${i + 1}Mm`;
+
+/** Once one piston is out there is no pressure for the others: those that move are held, until the last one stands out as far. */
+const pumpOut = (pistons: readonly Group[]): GuideStep =>
+  step(
+    PUMP_OUT,
+    'Pump all pistons out together, with fluid or with low air, a board across their mouths. Hold back with a clamp what moves first, and pump until the last one moves; take none out before all stand out. Once one is out, nothing pushes the others any more.',
+    {
+      tool: 'board, clamps, hand pump or low air',
+      flies: AIR,
+      photo: 'the pistons as they stand, before the first one leaves',
+      measure: pistons.map(([p], i) => ({ dim: standsOut(i), label: `${p?.name} stands out` })),
+    },
+  );
+
+/** The order of taking pistons out that were measured as they stood: the one that stands out least first, while the others still close their pots. */
+const lastToMoveFirst = (pistons: readonly Group[], stood: Dims): readonly Group[] => {
+  // One that nobody measured did not stand out.
+  const measured = pistons.map((group, i) => ({ group, outMm: Number(stood[standsOut(i)] ?? 0) }));
+  return measured.sort((a, b) => a.outMm - b.outMm).map((m) => m.group);
+};
 
 const isMaster = (family: Family): boolean => roleOf(family) === 'master';
 const isWheel = (family: Family): boolean => roleOf(family) === 'wheel';

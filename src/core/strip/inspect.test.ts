@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { PART_KIND_NAMES, PART_KINDS, type PartKind } from '../family/part-kind';
 import { STANDARD_RULES } from '../rules/rule-set';
 import { CHECKS, inspectPart } from './inspect';
-import type { Checks } from './tray-door';
+import type { Checks } from './tray-schema';
 
 const inspect = (kind: PartKind, checks: Checks, rules = STANDARD_RULES) => inspectPart({ kind, checks }, rules);
 const SPRING = { freeMm: 40, newMm: 41, rust: 'none', bend: 'springs back' };

@@ -1,16 +1,48 @@
 import type { PartKind } from '../family/part-kind';
+import { upTo } from '../quantity/figure';
 import type { Rules } from '../rules/rule-set';
-import type { Checks, TrayPart } from './tray-door';
+import type { Checks, TrayPart } from './tray-schema';
+
+/** What a look at a part finds; a word as it is kept, and as it is said. */
+export const CHECK_WORDS = {
+  clean: 'clean',
+  scored: 'scored',
+  pitted: 'pitted',
+  grooved: 'grooved',
+  none: 'none',
+  light: 'light',
+  'springs back': 'springs back',
+  'stays bent': 'stays bent',
+  broke: 'broke',
+  round: 'round',
+  flattened: 'flattened',
+  whole: 'whole',
+  pulled: 'pulled',
+  sharp: 'sharp',
+  rounded: 'rounded',
+  holds: 'holds',
+  leaks: 'leaks',
+  passes: 'passes',
+  blocked: 'blocked',
+  cut: 'cut',
+  'bright ring': 'bright ring',
+  open: 'open',
+  cracked: 'cracked',
+  worn: 'worn',
+  split: 'split',
+  'hard fold': 'hard fold',
+};
+type CheckWord = keyof typeof CHECK_WORDS;
 
 /** What is looked at or measured on a part: a figure, or one of a few words of which some condemn it. */
 export type Check =
   | { readonly name: string; readonly label: string; readonly figure: 'mm'; readonly fine?: true }
-  | { readonly name: string; readonly label: string; readonly words: readonly string[]; readonly bad: readonly string[] };
+  | { readonly name: string; readonly label: string; readonly words: readonly CheckWord[]; readonly bad: readonly CheckWord[] };
 
 export type Inspection = { readonly verdict: 'good' | 'replace' | 'open'; readonly reasons: readonly string[] };
 
 const mm = (name: string, label: string, fine?: true): Check => ({ name, label, figure: 'mm', ...(fine === undefined ? {} : { fine }) });
-const word = (name: string, label: string, words: readonly string[], bad: readonly string[]): Check => ({ name, label, words, bad });
+const word = (name: string, label: string, words: readonly CheckWord[], bad: readonly CheckWord[]): Check => ({ name, label, words, bad });
 
 const LAND = word('land', 'lands', ['clean', 'scored', 'pitted'], ['scored', 'pitted']);
 const HOLE: readonly Check[] = [mm('holeMaxMm', 'hole, longest', true), mm('holeMinMm', 'hole, shortest', true), mm('pinMm', 'pin', true)];
@@ -56,7 +88,7 @@ const figure = (checks: Checks, name: string): number | undefined => {
   const value = checks[name];
   return typeof value === 'number' ? value : undefined;
 };
-const say = (value: number, digits = 1): string => String(Number(value.toFixed(digits)));
+const say = (value: number, digits = 1): string => upTo(value, digits);
 
 /** Verdict of a comparison that two or more figures make; undefined while one is missing. */
 type Measured = { readonly bad: boolean; readonly reason: string };
@@ -70,7 +102,7 @@ export const inspectPart = (part: Pick<TrayPart, 'kind' | 'checks'>, rules: Rule
   const checks = CHECKS[part.kind];
   if (checks === undefined) return undefined;
   const bad = checks.flatMap((c) =>
-    'words' in c && c.bad.includes(String(part.checks[c.name])) ? [`${c.label}: ${part.checks[c.name]}.`] : [],
+    'words' in c ? c.bad.filter((w) => w === part.checks[c.name]).map((w) => `${c.label}: ${CHECK_WORDS[w]}.`) : [],
   );
   const measured = measuredOf(part, rules);
   const reasons = [...measured.map((m) => m.reason), ...bad];

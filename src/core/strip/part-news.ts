@@ -1,10 +1,12 @@
 import type { Faces } from '../family/facing';
-import type { Fastened, GoesIn, PieceFrom, TrayPart } from './tray-door';
+import type { Fastened, GoesIn, PieceFrom, TrayPart } from './tray-schema';
 
 /** What a person may say about a part: what came out at strip, or what went in at close-up, and how it was tightened. */
 export type PartNews = Partial<Pick<TrayPart, 'kind' | 'found' | 'condition' | 'faces' | 'dims' | 'checks' | 'note' | 'fate'>> & {
   readonly goesIn?: { readonly piece: GoesIn['piece']; readonly faces: Faces | null } | null | undefined;
   readonly fastened?: Fastened | null | undefined;
+  /** A lead's reason to let it go back though something is against it. */
+  readonly allow?: string | undefined;
 };
 
 export type NewsFault = 'not-in' | 'own-is-in';
@@ -17,13 +19,15 @@ export type NewsFault = 'not-in' | 'own-is-in';
  */
 export const withNews = (
   part: TrayPart,
-  { goesIn: put, fastened, ...seen }: PartNews,
+  { goesIn: put, fastened, allow: _, ...seen }: PartNews,
   at: number,
   from: PieceFrom | null,
 ): TrayPart | NewsFault => {
   const held = put === undefined ? part.goesIn : put === null ? null : putIn(put, at, part.goesIn?.fastened, from);
   if (held === null && fastened != null) return 'not-in';
-  const whole = { ...part, ...seen, goesIn: held === null || fastened === undefined ? held : { ...held, fastened } };
+  // What was allowed was allowed of the part as it was seen then.
+  const seenAnew = 'condition' in seen || 'checks' in seen ? { allowed: null } : {};
+  const whole = { ...part, ...seenAnew, ...seen, goesIn: held === null || fastened === undefined ? held : { ...held, fastened } };
   return whole.found === 'absent' && whole.goesIn?.piece === 'same' ? 'own-is-in' : whole;
 };
 

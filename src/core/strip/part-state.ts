@@ -1,5 +1,5 @@
 import type { Family } from '../family/family';
-import type { TrayPart } from './tray-door';
+import type { TrayPart } from './tray-schema';
 
 /** Where a part is: in the unit, on the tray, or nowhere because the unit had none. */
 export type PartState = 'in' | 'out' | 'absent';

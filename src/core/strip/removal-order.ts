@@ -1,6 +1,6 @@
 import type { Family } from '../family/family';
 import { isStop, PART_KINDS, ridesOnPiston } from '../family/part-kind';
-import type { TrayPart } from './tray-door';
+import type { TrayPart } from './tray-schema';
 
 /** Parts that come out in one piece: the one that carries first, then what sits on it. */
 export type Group = readonly TrayPart[];

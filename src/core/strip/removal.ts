@@ -1,7 +1,8 @@
+import { isPiston } from '../family/carrier';
 import type { Family } from '../family/family';
 import { roleOf } from '../family/family-name';
 import type { PartKind } from '../family/part-kind';
-import type { TrayPart } from './tray-door';
+import type { TrayPart } from './tray-schema';
 
 export type GuideDim = { readonly dim: string; readonly label: string };
 
@@ -25,7 +26,7 @@ type Asked = {
 type HowTo = (asked: Asked) => Removal;
 
 const lift: HowTo = ({ name }) => ({ todo: `Take the ${name} out.` });
-const AIR = 'Compressed air drives a piston like a shot: mouth into rag and wood, lowest pressure that moves it, nobody in line.';
+export const AIR = 'Compressed air drives a piston like a shot: mouth into rag and wood, lowest pressure that moves it, nobody in line.';
 const isLever = (family: Family): boolean => family.name === 'master-lever';
 const isWheel = (family: Family): boolean => roleOf(family) === 'wheel';
 const hasRod = (family: Family): boolean => family.slots.some((s) => s.kind === 'pushrod');
@@ -131,7 +132,9 @@ const REMOVAL: { readonly [K in PartKind]: HowTo } = {
     todo: isWheel(family)
       ? `Push the ${name} out at its own end by hand; if it stops at a ridge, dress that first (see “Stuck”).`
       : roleOf(family) === 'caliper'
-        ? `Bring the ${name} out into a block of wood, with fluid or with low air; see “Stuck” for the force.`
+        ? family.slots.filter(isPiston).length > 1
+          ? `Draw the ${name} out square, by hand.`
+          : `Bring the ${name} out into a block of wood, with fluid or with low air; see “Stuck” for the force.`
         : `Let the ${name} come out by its spring; if it does not, tap the flange on wood, then see “Stuck”.`,
     flies: AIR,
     photo: 'the piston as it lies, mouth to the left',

@@ -7,6 +7,7 @@ import { METHODS, STUCK_STATES, type StuckState } from './treatment';
 
 const body = (more: Partial<StuckBody> = {}): StuckBody => ({
   boreMm: 22.225,
+  pots: 1,
   bore: 'blind',
   material: 'cast-iron',
   portBehind: true,

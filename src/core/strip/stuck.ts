@@ -5,7 +5,10 @@ import { METHODS, type MethodName, type Residue, type StuckState } from './treat
 
 /** What a stuck body offers to work with. */
 export type StuckBody = {
+  /** Of the smallest bore: it takes the most pressure to move its piston. */
   readonly boreMm: number;
+  /** Bores that one pressure moves together. */
+  readonly pots: number;
   readonly bore: 'blind' | 'through';
   readonly material: Material;
   /** A port behind the piston that a fitting can be screwed into. */
@@ -59,6 +62,7 @@ export const ladderFor = (state: StuckState, body: StuckBody, rules: Rules): rea
     const bar = Math.min(maxBar, neededBar);
     return { maxBar, forceN: pushForceN(body.boreMm, bar), neededBar, enough: neededBar <= maxBar };
   };
+  const others = body.pots === 1 ? '' : ', pistons that move already held back by clamps';
   const all: { readonly [M in MethodName]?: Omit<Rung, 'method' | 'leaves'> | null } = {
     'push-inward': {
       how: 'Clean the mouth. With a wooden drift push the piston inward a few millimetres, to break it off the deposit, before anything pulls it out.',
@@ -102,7 +106,7 @@ export const ladderFor = (state: StuckState, body: StuckBody, rules: Rules): rea
         },
     'low-air': body.portBehind
       ? {
-          how: `Mouth down into a thick rag on wood${body.bore === 'through' ? ', the far piston held in by a clamp' : ''}; all other ports plugged. Air at the port behind the piston, from nothing upward.`,
+          how: `Mouth down into a thick rag on wood${body.bore === 'through' ? ', the far piston held in by a clamp' : others}; all other ports plugged. Air at the port behind the piston, from nothing upward.`,
           hazard: 'Compressed air drives a piston like a shot: face it into rag and wood, lowest pressure that moves it, nobody in line.',
           stopIf: 'it has not moved at the limit: air stores what it is given. Go on to fluid.',
           limit: push(rules.freeAirMaxBar),
@@ -127,7 +131,7 @@ export const ladderFor = (state: StuckState, body: StuckBody, rules: Rules): rea
     },
     'push-fluid': body.portBehind
       ? {
-          how: `Fill it with fluid through the port until no air is left${body.bore === 'through' ? ', clamp the far piston' : ''}; then push with a hand pump or another master, behind a shield.`,
+          how: `Fill it with fluid through the port until no air is left${body.bore === 'through' ? ', clamp the far piston' : others}; then push with a hand pump or another master, behind a shield.`,
           hazard:
             'A fine jet under pressure goes through skin: shield shut, never feel for a leak. Bleed all air first: air stores, fluid does not.',
           stopIf: 'the pressure falls without the piston moving (it leaks past), or the limit is reached.',

@@ -3,7 +3,7 @@ import { FAMILIES } from '../family/families';
 import { neverReused, PART_KIND_NAMES, PART_KINDS, type PartKind } from '../family/part-kind';
 import { CONDITIONS } from './condition';
 import { emptyTray, stripFaults, usualFate } from './tray';
-import { type TrayPart, TrayPartDoor } from './tray-door';
+import { type TrayPart, TrayPartSchema } from './tray-schema';
 
 const family = FAMILIES['master-tandem'];
 const part = (kind: PartKind, more: Partial<TrayPart> = {}): TrayPart => ({
@@ -22,7 +22,7 @@ describe('an empty tray', () => {
     (_, f) => {
       const tray = emptyTray(f, (s) => `id-${s.id}`);
       expect(tray.map((p) => p.slotId)).toEqual(f.slots.map((s) => s.id));
-      for (const p of tray) expect(TrayPartDoor.parse(p)).toEqual(p);
+      for (const p of tray) expect(TrayPartSchema.parse(p)).toEqual(p);
       expect(new Set(tray.map((p) => p.id)).size).toBe(tray.length);
       expect(stripFaults(tray).map((fault) => fault.code)).toEqual(tray.map(() => 'not-looked'));
     },

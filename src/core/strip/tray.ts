@@ -1,7 +1,7 @@
-import type { Family, Slot } from '../family/family';
+import { type Family, partFacing, type Slot } from '../family/family';
 import { neverReused, PART_KINDS } from '../family/part-kind';
 import type { Condition } from './condition';
-import type { TrayPart } from './tray-door';
+import type { TrayPart } from './tray-schema';
 
 /** An empty tray: one row a slot, from the open end. @param newId gives a fresh id for each row */
 export const emptyTray = (family: Family, newId: (slot: Slot) => string): readonly TrayPart[] =>
@@ -18,6 +18,7 @@ export const bareRow = (part: Pick<TrayPart, 'id' | 'slotId' | 'kind' | 'name' |
   checks: {},
   note: '',
   fate: null,
+  allowed: null,
   goesIn: null,
 });
 
@@ -36,6 +37,32 @@ export const stripFaults = (tray: readonly TrayPart[]): readonly StripFault[] =>
     if (p.fate === 'refitted' && neverReused(p.kind)) faults.push({ code: 'rubber-reused', part: p.name });
     return faults;
   });
+
+/** Parts of which only their condition is still to be said; one that some units do not have, and nobody has seen yet, is not among them. */
+export const toBeLookedAt = (family: Pick<Family, 'slots'>, tray: readonly TrayPart[]): readonly TrayPart[] =>
+  tray.filter(
+    (p) =>
+      p.condition === null && (p.found === 'present' || (p.found === null && family.slots.some((s) => s.id === p.slotId && !s.optional))),
+  );
+
+/** A part that came out as one expects: rubber of the fluid path worn, all else good, a lip the way it must be. */
+export const cameOutAsUsual = (family: Family, part: TrayPart): TrayPart => {
+  const condition = neverReused(part.kind) ? 'worn' : 'good';
+  return {
+    ...part,
+    found: 'present',
+    condition,
+    faces: part.faces ?? partFacing(family, part) ?? null,
+    fate: part.fate ?? usualFate(part.kind, condition),
+  };
+};
+
+/** Parts that some units do not have, and that nobody has seen on this one. */
+export const perhapsNone = (family: Pick<Family, 'slots'>, tray: readonly TrayPart[]): readonly TrayPart[] =>
+  tray.filter((p) => p.found === null && family.slots.some((s) => s.id === p.slotId && s.optional));
+
+/** A part that the unit came without. */
+export const cameWithout = (part: TrayPart): TrayPart => ({ ...part, found: 'absent', condition: null, faces: null, fate: null });
 
 /** The fate that the reuse policy gives a part in a condition; a person may choose otherwise where the policy lets them. */
 export const usualFate = (kind: TrayPart['kind'], condition: Condition): NonNullable<TrayPart['fate']> => {

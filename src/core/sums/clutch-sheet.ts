@@ -1,3 +1,4 @@
+import { fixed } from '../quantity/figure';
 import { sayForce, sayLength } from '../quantity/say';
 import type { Units } from '../quantity/units';
 import type { ClutchAnswer, ClutchInput } from '../set/clutch';
@@ -29,8 +30,8 @@ export const sayClutch = (i: ClutchInput, a: ClutchAnswer, units: Units): readon
   const mm = (value: number): string => `${sayLength(value, units)} ${units.length}`;
   return [
     `The master's piston moves ${mm(a.masterStrokeMm)}, the slave's ${mm(a.slaveTravelMm)}, the release bearing ${mm(a.releaseTravelMm)}.`,
-    ...(a.swallowedMl > 0 ? [`Hose and air take ${a.swallowedMl.toFixed(2)} ml of it.`] : []),
-    ...(i.releaseForceN == null ? [] : [`At ${(a.pressureMPa * 10).toFixed(0)} bar the pedal takes ${sayForce(a.pedalForceN, units, 3)}.`]),
+    ...(a.swallowedMl > 0 ? [`Hose and air take ${fixed(a.swallowedMl, 2)} ml of it.`] : []),
+    ...(i.releaseForceN == null ? [] : [`At ${fixed(a.pressureMPa * 10, 0)} bar the pedal takes ${sayForce(a.pedalForceN, units, 3)}.`]),
     ...(a.spareMm === null
       ? []
       : [

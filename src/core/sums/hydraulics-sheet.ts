@@ -1,4 +1,4 @@
-import { numbersIn, type Query, queryOf } from '../schema/sheet';
+import { numbersIn, plainFigure, type Query, queryOf } from '../schema/sheet';
 import type { Circuit, SplitInput } from '../set/circuits';
 import type { Cylinder, HydraulicsInput } from '../set/hydraulics';
 
@@ -51,8 +51,10 @@ export const hydraulicsQuery = ({ cylinders, others, ...figures }: HydraulicsShe
   queryOf(
     {
       ...figures,
-      cylinders: cylinders.map((c) => [c.id.replace(/[,;]/g, ' '), c.diaMm, c.count, c.travelMm, c.circuit].join(',')).join(';'),
-      others: others.join(','),
+      cylinders: cylinders
+        .map((c) => [c.id.replace(/[,;]/g, ' '), plainFigure(c.diaMm), c.count, plainFigure(c.travelMm), c.circuit].join(','))
+        .join(';'),
+      others: others.map(plainFigure).join(','),
     },
     [...HYDRAULICS_FIELDS, 'cylinders', 'others'],
   );

@@ -112,3 +112,9 @@ describe('as text', () => {
     expect(fluidAsText({ ...fluidSheetOf({}), fluid: 'mineral', rubber: 'epdm' })).toMatch(/STOP: EPDM swells in mineral brake fluid/);
   });
 });
+
+test('an address carries a figure as it was meant, not what a binary fraction leaves behind it', () => {
+  expect(hydraulicsQuery({ cylinders: [], others: [0.1 + 0.2, 0.875 * 25.4], bore: (13 / 16) * 25.4 })).toBe(
+    'bore=20.6375&others=0.3%2C22.225',
+  );
+});

@@ -1,12 +1,12 @@
 import { fc, test as property } from '@fast-check/vitest';
 import { describe, expect, test } from 'vitest';
-import { type BenchData, BenchDataDoor, type BenchKind } from '../bench/bench-door';
 import { type BenchRecord, benchOf, newestOf } from '../bench/bench-record';
+import { type BenchData, BenchDataSchema, type BenchKind } from '../bench/bench-schema';
 import { FINISH_NAMES } from '../finish/finish';
 import { NO_TOUCH } from '../fluid/contact';
 import { PEDAL_ANSWERS } from '../pedal-end/booster';
 import { REMEDY_NAMES } from '../pedal-end/hole';
-import { FastenedDoor } from '../strip/tray-door';
+import { FastenedSchema } from '../strip/tray-schema';
 
 const hole = { longMm: 8.6, shortMm: 8.3, pinMm: 7.9 };
 const gap = {
@@ -24,6 +24,13 @@ const SOUND: { readonly [K in BenchKind]: Extract<BenchData, { readonly kind: K 
   touch: { kind: 'touch', ...NO_TOUCH, fluid: 'dot-4', swell: { beforeMm: 8, afterMm: 8.1 } },
   finish: { kind: 'finish', finish: 'paint-air', endsAt: 1000, plugs: 4, note: 'grey', curedAt: null },
   stroked: { kind: 'stroked', returns: 'by-itself' },
+  joined: {
+    kind: 'joined',
+    otherTag: 'SQ-0012',
+    screws: 4,
+    screwsAre: 'new',
+    fastened: { how: 'torque', nm: 95, hand: 'right', source: 'workshop manual, brakes' },
+  },
   gap: { kind: 'gap', ...gap },
   'check-valve': { kind: 'check-valve', holds: 'holds', passes: 'passes' },
   vacuum: {
@@ -46,23 +53,23 @@ const SOUND: { readonly [K in BenchKind]: Extract<BenchData, { readonly kind: K 
 };
 const KINDS = Object.keys(SOUND) as readonly BenchKind[];
 
-/** Paths of everything that a door finds wrong. */
+/** Paths of everything that a schema finds wrong. */
 const wrongIn = (data: unknown): readonly string[] => {
-  const read = BenchDataDoor.safeParse(data);
+  const read = BenchDataSchema.safeParse(data);
   return read.success ? [] : read.error.issues.map((i) => i.path.join('.'));
 };
 
 describe('what is kept of a bench', () => {
   test.each(KINDS)('%s: a sound record goes through as it is, and comes back from its column the same', (kind) => {
-    expect(BenchDataDoor.parse(SOUND[kind])).toEqual(SOUND[kind]);
-    expect(BenchDataDoor.parse(JSON.parse(JSON.stringify(SOUND[kind])))).toEqual(SOUND[kind]);
+    expect(BenchDataSchema.parse(SOUND[kind])).toEqual(SOUND[kind]);
+    expect(BenchDataSchema.parse(JSON.parse(JSON.stringify(SOUND[kind])))).toEqual(SOUND[kind]);
   });
 
   test.each(KINDS)('%s: nothing beside its own fields, and none of them left out', (kind) => {
-    expect(BenchDataDoor.safeParse({ ...SOUND[kind], colour: 'red' }).success).toBe(false);
+    expect(BenchDataSchema.safeParse({ ...SOUND[kind], colour: 'red' }).success).toBe(false);
     for (const field of Object.keys(SOUND[kind]).filter((f) => f !== 'kind')) {
       const { [field as 'kind']: _, ...rest } = SOUND[kind];
-      expect([field, BenchDataDoor.safeParse(rest).success]).toEqual([field, false]);
+      expect([field, BenchDataSchema.safeParse(rest).success]).toEqual([field, false]);
     }
   });
 
@@ -94,7 +101,7 @@ describe('what is kept of a bench', () => {
 
   test('a kind that there is none of is refused by its kind', () => {
     expect(wrongIn({ kind: 'weather', rain: true })).toEqual(['kind']);
-    expect(BenchDataDoor.safeParse('touch').success).toBe(false);
+    expect(BenchDataSchema.safeParse('touch').success).toBe(false);
   });
 
   test('every finish, every answer of a pedal and every remedy can be kept', () => {
@@ -113,7 +120,7 @@ describe('how a screw was tightened', () => {
     [{ how: 'torque', hand: 'right', source: '' }, false],
     [{ how: 'by-feel', hand: 'right', reason: ' ' }, false],
     [{ how: 'hammer' }, false],
-  ])('%o: %s', (fastened, sound) => expect(FastenedDoor.safeParse(fastened).success).toBe(sound));
+  ])('%o: %s', (fastened, sound) => expect(FastenedSchema.safeParse(fastened).success).toBe(sound));
 });
 
 describe('which of several counts', () => {

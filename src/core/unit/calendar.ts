@@ -4,6 +4,8 @@ import { isMoment } from '../quantity/say-time';
 export type CalendarEntry = {
   readonly id: string;
   readonly at: number;
+  /** How long; a quarter of an hour where it is a moment. */
+  readonly minutes?: number;
   readonly title: string;
   readonly text: string;
   readonly alarm: boolean;
@@ -28,7 +30,7 @@ export const iCalendar = (entries: readonly CalendarEntry[], now: number): strin
         `UID:${e.id}@eddrin`,
         `DTSTAMP:${stamp(now)}`,
         `DTSTART:${stamp(e.at)}`,
-        'DURATION:PT15M',
+        `DURATION:PT${e.minutes ?? 15}M`,
         `SUMMARY:${escaped(e.title)}`,
         `DESCRIPTION:${escaped(e.text)}`,
         ...(e.alarm ? ['BEGIN:VALARM', 'ACTION:DISPLAY', 'TRIGGER:PT0S', `DESCRIPTION:${escaped(e.title)}`, 'END:VALARM'] : []),

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { wheelSingle } from '../family/anatomy/wheel-single';
 import { putIn } from '../strip/part-news';
 import { emptyTray } from '../strip/tray';
-import type { TrayPart } from '../strip/tray-door';
+import type { TrayPart } from '../strip/tray-schema';
 import { drawnParts, wholeParts } from './drawn-parts';
 import type { Photo } from './photo';
 import { hungPhotos, newestPhotos } from './shown-photos';

@@ -1,6 +1,7 @@
 /** What people do to a unit, as its history words it. */
 export const EVENT_KINDS = {
   'booked-in': 'booked in',
+  corrected: 'entry corrected',
   'part-recorded': 'part recorded',
   'part-added': 'part added to the tray',
   'step-ticked': 'strip step done',
@@ -32,6 +33,7 @@ export const EVENT_KINDS = {
   'finish-cured': 'finish cured',
   'torque-noted': 'torque noted',
   stroked: 'stroked by hand',
+  joined: 'halves joined',
   'gap-saved': 'pushrod gap saved',
   'tried-by-hand': 'tried by hand',
   'run-started': 'rig run started',
@@ -40,6 +42,8 @@ export const EVENT_KINDS = {
   'step-seen': 'proving step answered',
   stands: 'left standing',
   signed: 'signed for release',
+  'sent-to-branch': 'sent to another branch',
+  received: 'received at the branch',
   released: 'released',
   exited: 'left the shop',
   reopened: 'reopened',
@@ -53,6 +57,7 @@ export type EventKind = keyof typeof EVENT_KINDS;
 /** Steps that stay: they went out of the shop, on paper or on a rig, or are themselves an undoing. */
 export const NOT_UNDOABLE: readonly EventKind[] = [
   'booked-in',
+  'corrected',
   'asked',
   'answered',
   'run-started',
@@ -62,6 +67,9 @@ export const NOT_UNDOABLE: readonly EventKind[] = [
   'reopened',
   'undone',
 ];
+
+/** What may be done to a unit that is on its way from one branch to another. */
+export const ON_ITS_WAY: readonly EventKind[] = ['received', 'run-ended', 'photo-added', 'wait-ended', 'undone'];
 
 /** What may still be done to a unit that has left the shop. */
 export const AFTER_LEAVING: readonly EventKind[] = ['run-ended', 'reopened', 'photo-added', 'wait-ended', 'found'];

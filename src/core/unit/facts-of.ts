@@ -1,8 +1,11 @@
 import { benchOf, newestOf } from '../bench/bench-record';
+import { capital } from '../capital';
 import { drillingsOf } from '../clean/cleaning';
-import { bearsOnGap, lastIn } from '../close-up/bearing';
+import { bearsOnGap, bearsOnProof, lastIn } from '../close-up/bearing';
+import { isHalf } from '../close-up/joining';
 import { goesBack } from '../close-up/order';
 import { PART_KINDS } from '../family/part-kind';
+import { boreMmAt } from '../family/pots';
 import { type Contact, contactsOf, NO_TOUCH } from '../fluid/contact';
 import { statedRubbers } from '../fluid/rubber';
 import type { Gauging } from '../gauge/gauging';
@@ -22,10 +25,11 @@ import type { Approved, RouteFacts } from '../route/facts';
 import { routeOf, type Stop, stationNow } from '../route/route';
 import type { BagItem } from '../store/article';
 import type { TrayWay } from '../strip/part-state';
+import { type Bore, boresOf } from './bores';
 import { provingOf } from './proving';
 import type { Unit, UnitRecord } from './unit-record';
 
-/** The readings of the bore as it is now; undefined when it was cut since, or never gauged. */
+/** The readings of the bore as it is now (of several, of the one that the record is of); undefined when it was cut since, or never gauged. */
 export const currentGauging = (r: Pick<UnitRecord, 'unit' | 'gaugings'>): Gauging | undefined =>
   r.gaugings.filter((g) => g.at >= r.unit.boreChangedAt).at(-1);
 
@@ -35,15 +39,21 @@ export const currentVerdict = (r: Pick<UnitRecord, 'unit' | 'gaugings' | 'verdic
   return gauging === undefined ? undefined : r.verdicts.filter((v) => v.gaugingId === gauging.id).at(-1);
 };
 
-/** Its marks, each with what the verdict on it was. */
-export const judgedMarks = (r: UnitRecord): readonly (MarkRecord & { readonly outcome: BoreOutcome | null })[] => {
+/** Its marks, each with what the verdict on it was, and whether it was last seen before the bore was cut. */
+export const judgedMarks = (
+  r: UnitRecord,
+): readonly (MarkRecord & { readonly outcome: BoreOutcome | null; readonly unseen: boolean })[] => {
   const outcomes = new Map(currentVerdict(r)?.answer.marks.map((m) => [m.id, m.outcome]));
-  return r.marks.map((m) => ({ ...m, outcome: outcomes.get(m.name) ?? null }));
+  return r.marks.map((m) => ({ ...m, outcome: outcomes.get(m.name) ?? null, unseen: isUnseen(m, r.unit) }));
 };
+
+/** Was a mark measured in metal that has been cut since? */
+export const isUnseen = (m: Pick<MarkRecord, 'seenAt'>, unit: Pick<Unit, 'boreChangedAt'>): boolean =>
+  m.seenAt !== null && m.seenAt < unit.boreChangedAt;
 
 /** What decides a unit's route, from its records. */
 export const factsOf = (r: UnitRecord): RouteFacts => {
-  const verdict = currentVerdict(r);
+  const bores = boresOf(r);
   const closedUp = r.steps.find((s) => s.station === 'close-up');
   const since = (bears: typeof bearsOnGap): number => lastIn(r.tray, bears, closedUp?.at ?? Infinity);
   const proving = provingOf(r);
@@ -57,16 +67,25 @@ export const factsOf = (r: UnitRecord): RouteFacts => {
     uncleared: drillingsOf(r.family, r.unit.geometry, r.tray)
       .filter((d) => !r.treatments.some((t) => t.method === d.method && t.drilling === d.id))
       .map((d) => d.name),
-    gauged: currentGauging(r) !== undefined,
-    verdict: verdict === undefined ? null : { outcome: verdict.answer.outcome, toDo: verdict.answer.toDo.map((t) => t.text) },
-    approval: approvalOf(r),
-    sleeved: sleevedOf(r),
+    ungauged: bores.filter((b) => currentGauging(b.record) === undefined).map((b) => b.name),
+    unjudged: bores.filter((b) => currentVerdict(b.record) === undefined).map((b) => b.name),
+    verdicts: bores.flatMap((b) => verdictIn(b, bores.length)),
+    approval: worst(
+      bores.map((b) => approvalOf(b.record)),
+      APPROVED,
+    ),
+    sleeved: worst(
+      bores.map((b) => sleevedOf(b.record)),
+      ['out', 'back'],
+    ),
     uncovered: r.setAside.length === 0 ? null : uncoveredNames(r),
     unopened: r.setAside.filter((s) => s.openedAt === null).map((s) => s.number),
     contacts: contactsWith(r),
     curing: benchOf(r.bench, 'finish')
       .filter((f) => f.curedAt === null)
       .map((f) => f.finish),
+    waits: r.timers.filter((t) => t.doneAt === null).map((t) => t.label),
+    halves: !isHalf(r.family, r.tray) ? null : newestOf(r.bench, 'joined', since(bearsOnProof)) === undefined ? 'apart' : 'joined',
     stroked: newestOf(r.bench, 'stroked', since(bearsOnGap))?.returns ?? null,
     gap: newestOf(r.bench, 'gap', Math.max(since(bearsOnGap), shutAt))?.verdict ?? null,
     tried: triedByHand(r),
@@ -103,6 +122,22 @@ const triedByHand = ({ family, bench }: Pick<UnitRecord, 'family' | 'bench'>): R
   };
 };
 
+const verdictIn = ({ name, record }: Bore, of: number): RouteFacts['verdicts'] => {
+  const answer = currentVerdict(record)?.answer;
+  if (answer === undefined) return [];
+  const about = (text: string): string => (of === 1 ? text : `${capital(name)}: ${text}`);
+  return [{ outcome: answer.outcome, toDo: answer.toDo.map((t) => about(t.text)) }];
+};
+
+/** Of what several bores say, what counts for the body that they are in: the first in this order. */
+const worst = <T extends string>(all: readonly (T | null)[], order: readonly T[]): T | null => order.find((x) => all.includes(x)) ?? null;
+const APPROVED: readonly Approved[] = ['no', 'to-ask', 'waiting', 'yes'];
+const OUTCOMES: readonly BoreOutcome[] = ['scrap', 'undecided', 'sleeve', 'hone', 'polish', 'reuse'];
+
+/** Bores that are judged to be sleeved, as they are now. */
+export const boresToSleeve = (r: UnitRecord): readonly Bore[] =>
+  boresOf(r).filter((b) => currentVerdict(b.record)?.answer.outcome === 'sleeve');
+
 /** A sleeve changes price and promise: the customer is always asked. Of other verdicts only when somebody did. */
 const approvalOf = (r: UnitRecord): Approved | null => {
   const verdict = currentVerdict(r);
@@ -124,11 +159,16 @@ export const trayWayOf = (r: Pick<UnitRecord, 'steps' | 'tray'>): TrayWay =>
 
 /** What the rack shows of a unit, computed with every change. */
 export const summaryOf = (r: UnitRecord): Pick<Unit, 'station' | 'outcome' | 'targetDiaMm'> => {
-  const verdict = currentVerdict(r) ?? r.verdicts.at(-1);
+  const verdicts = boresOf(r).map((b) => currentVerdict(b.record) ?? b.record.verdicts.at(-1));
+  const outcome = worst(
+    verdicts.map((v) => v?.answer.outcome ?? null),
+    OUTCOMES,
+  );
   return {
     station: stationNow(routeOfUnit(r)) ?? 'release',
-    outcome: verdict?.answer.outcome ?? null,
-    targetDiaMm: verdict?.answer.targetDiaMm ?? null,
+    // Of several bores the worst counts, once all are judged; one that is scrap is enough.
+    outcome: outcome === 'scrap' || !verdicts.includes(undefined) ? outcome : null,
+    targetDiaMm: verdicts.find((v) => v?.answer.targetDiaMm != null)?.answer.targetDiaMm ?? null,
   };
 };
 
@@ -142,7 +182,7 @@ export const inBag = (s: SetAside): readonly BagItem[] => {
 export const spareIn = (r: UnitRecord): readonly { readonly bagId: string; readonly item: number; readonly qty: number }[] => {
   const pieces = r.setAside.flatMap((s) => s.items.map((item, at) => ({ bagId: s.id, item: at, of: { ...item, qty: leftIn(s, at) } })));
   const assigned = assignItems(
-    needsOf(r.family, r.tray, r.unit.geometry?.nominalMm ?? null),
+    needsOf(r.family, r.tray, (slotId) => boreMmAt(r, slotId)),
     pieces.map((p) => p.of),
   );
   return pieces.flatMap(({ bagId, item, of }, i) => {
@@ -152,7 +192,10 @@ export const spareIn = (r: UnitRecord): readonly { readonly bagId: string; reado
 };
 /** Needs that the bags set aside do not cover, with how many pieces of each are short. */
 export const shortOf = (r: UnitRecord): readonly Need[] => {
-  const needs = inFirst(needsOf(r.family, r.tray, r.unit.geometry?.nominalMm ?? null), r.tray);
+  const needs = inFirst(
+    needsOf(r.family, r.tray, (slotId) => boreMmAt(r, slotId)),
+    r.tray,
+  );
   const assigned = assignItems(needs, r.setAside.flatMap(inBag));
   return needs.flatMap((need, n) => {
     const qty = need.qty - assigned.reduce((sum, a) => sum + (a.need === n ? a.qty : 0), 0);

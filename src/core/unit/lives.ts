@@ -5,8 +5,9 @@ import { sayStep } from '../prove/programme/say-step';
 import { sayDia } from '../quantity/say';
 import type { Units } from '../quantity/units';
 import { sayGapRecord } from '../set/gap-record';
+import { boresOf } from './bores';
 import { currentGauging } from './facts-of';
-import { provingOf } from './proving';
+import { provingOf, STAND_WORDS } from './proving';
 import type { UnitRecord } from './unit-record';
 
 /** One life of a unit, from its booking in to its leaving, in the words of its own records; null where there is nothing to say. */
@@ -29,8 +30,6 @@ export const LIFE_WORDS: { readonly [L in keyof Life]: string } = {
   hold: 'Proved',
 };
 
-const STANDS = { open: 'not done', pass: 'passed', fail: 'failed', 'hold-longer': 'undecided' } as const;
-
 /** Confirmed cause of a unit's trouble; undefined where nobody has said. */
 export const causeOf = (r: Pick<UnitRecord, 'findings'>): CauseName | undefined => {
   const said = r.findings.findLast((f) => f.about === 'cause' && f.answer === 'yes')?.name;
@@ -38,19 +37,26 @@ export const causeOf = (r: Pick<UnitRecord, 'findings'>): CauseName | undefined 
 };
 
 export const lifeOf = (r: UnitRecord, units: Units): Life => {
-  const gauging = currentGauging(r);
-  const form = r.verdicts.findLast((v) => v.gaugingId === gauging?.id)?.answer.gauge;
+  const bores = boresOf(r).flatMap(({ name, record }) => {
+    const gauging = currentGauging(record);
+    const form = record.verdicts.findLast((v) => v.gaugingId === gauging?.id)?.answer.gauge;
+    const of = r.unit.morePots.length === 0 ? '' : `${name}: `;
+    return form == null ? [] : [`${of}${sayDia(form.minMm, units)} to ${sayDia(form.maxMm, units)} ${units.length}`];
+  });
   const cause = causeOf(r);
   const gap = newestOf(r.bench, 'gap');
   const proved = provingOf(r).filter((s) => s.stands !== 'open' && s.step.kind !== 'dry-stroke');
   return {
-    complaint: sayComplaint(r.job.complaints, r.job.complaintText) || 'no complaint',
+    complaint: sayComplaint(r.unit.complaints, r.unit.complaintText) || 'no complaint',
     cause: cause === undefined ? null : CAUSES[cause].label,
-    bore: form == null ? null : `${sayDia(form.minMm, units)} to ${sayDia(form.maxMm, units)} ${units.length}`,
-    verdict: r.verdicts.at(-1)?.answer.outcome ?? null,
+    bore: bores.length === 0 ? null : bores.join('; '),
+    verdict:
+      boresOf(r)
+        .flatMap(({ record }) => record.verdicts.at(-1)?.answer.outcome ?? [])
+        .join(', ') || null,
     kits: r.setAside.length === 0 ? null : r.setAside.map((s) => `${s.number}, lot ${s.lotCode}`).join('; '),
     gap: gap === undefined ? null : sayGapRecord(gap, units),
-    hold: proved.length === 0 ? null : proved.map((s) => `${sayStep(s.step, units)}: ${STANDS[s.stands]}`).join('; '),
+    hold: proved.length === 0 ? null : proved.map((s) => `${sayStep(s.step, units)}: ${STAND_WORDS[s.stands]}`).join('; '),
   };
 };
 

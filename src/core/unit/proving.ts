@@ -3,14 +3,18 @@ import { bearsOnGap, bearsOnProof, lastIn } from '../close-up/bearing';
 import { goesBack } from '../close-up/order';
 import type { Wet } from '../prove/programme/seen';
 import { isRunStep, isSeenStep, type Step, type StepOf } from '../prove/programme/step';
+import { RUN_OUTCOME_WORDS } from '../prove/run';
 import type { UnitRecord } from './unit-record';
 
 type Proved = Pick<UnitRecord, 'family' | 'programme' | 'steps' | 'tray' | 'runs' | 'bench'>;
 
+/** Where a step of a programme stands, by what its runs gave. */
+export const STAND_WORDS = { open: 'not done', ...RUN_OUTCOME_WORDS };
+
 /** Where a unit stands with one step of its programme. */
 export type StepStand = {
   readonly step: Step;
-  readonly stands: 'open' | 'pass' | 'fail' | 'hold-longer';
+  readonly stands: keyof typeof STAND_WORDS;
   readonly at: number | null;
   /** What was found, in the words of its records. */
   readonly texts: readonly string[];

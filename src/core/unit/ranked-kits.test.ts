@@ -6,7 +6,7 @@ import type { Need } from '../kit/need';
 import type { SetAside } from '../kit/set-aside';
 import { type Article, stocked } from '../store/article';
 import { emptyTray } from '../strip/tray';
-import type { TrayPart } from '../strip/tray-door';
+import type { TrayPart } from '../strip/tray-schema';
 import { inBag, shortOf, spareIn } from './facts-of';
 import { asStore, type NamedNeed, namedNeeds, rankedKits, shortPart, toMeasure } from './ranked-kits';
 import type { UnitRecord } from './unit-record';
@@ -126,7 +126,7 @@ describe('a unit and the bags set aside for it', () => {
     ...more,
   });
   const unit = (...setAside: readonly SetAside[]) =>
-    ({ family, tray, setAside, unit: { geometry: { nominalMm: 22.225 } } }) as unknown as UnitRecord;
+    ({ family, tray, setAside, unit: { geometry: { nominalMm: 22.225 }, morePots: [] } }) as unknown as UnitRecord;
   const short = (...bags: readonly SetAside[]) => shortOf(unit(...bags)).map((n) => [n.id, n.qty]);
 
   test('needs are named as on the tray, with the part they belong to', () => {

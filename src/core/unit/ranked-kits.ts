@@ -1,3 +1,4 @@
+import { boreMmAt } from '../family/pots';
 import { type Fix, fixesFor } from '../kit/bag';
 import { type Fit, fitOf } from '../kit/fit';
 import { type KitMatch, matchKit } from '../kit/match-kit';
@@ -9,7 +10,7 @@ import type { UnitRecord } from './unit-record';
 export type NamedNeed = Need & { readonly name: string; readonly partId: string };
 /** What a unit needs, with the parts' names and places on the tray. */
 export const namedNeeds = (r: UnitRecord): readonly NamedNeed[] =>
-  needsOf(r.family, r.tray, r.unit.geometry?.nominalMm ?? null).map((n) => {
+  needsOf(r.family, r.tray, (slotId) => boreMmAt(r, slotId)).map((n) => {
     const part = r.tray.find((p) => p.slotId === n.id);
     return { ...n, name: part?.name ?? n.id, partId: part?.id ?? n.id };
   });
@@ -26,16 +27,14 @@ export const asStore = (store: readonly Stocked[], promiseDays: number | null, a
 });
 const leadOf = (a: Stocked): number | null => (a.supersededBy === null ? a.leadDays : null);
 
+export type RankedKit = { readonly kit: Stocked; readonly match: KitMatch };
+
 /**
  * Kits that cover something, the most first; of like ones those on the shelf, then the cheaper. Pieces of which a dimension is not stated count, and are said to be unverified.
  * @param most how many are wanted; those that cannot be among them are not looked into
  */
-export const rankedKits = (
-  needs: readonly Need[],
-  store: readonly Stocked[],
-  most = Infinity,
-): readonly { readonly kit: Stocked; readonly match: KitMatch }[] => {
-  const ranked: { readonly kit: Stocked; readonly match: KitMatch }[] = [];
+export const rankedKits = (needs: readonly Need[], store: readonly Stocked[], most = Infinity): readonly RankedKit[] => {
+  const ranked: RankedKit[] = [];
   const may = store
     .flatMap((kit) => (kit.type === 'kit' ? [{ kit, atMost: mostCovered(needs, kit) }] : []))
     .filter((k) => k.atMost > 0)

@@ -1,4 +1,5 @@
 import type { Problem } from '../schema/problems';
+import { sayProblem } from '../schema/say-problem';
 import { EVENT_KINDS, type EventKind } from './event-kind';
 
 /** Someone changed the unit after this person had looked at it: both versions, and what was done since. Times in ms since 1970. */
@@ -7,7 +8,14 @@ export type Stale = {
   readonly yours: { readonly version: number; readonly what: EventKind };
   readonly theirs: { readonly version: number; readonly since: readonly ChangeSince[] };
 };
-export type ChangeSince = { readonly by: string; readonly at: number; readonly what: EventKind; readonly note: string };
+/** `changes`: what it did, row by row, with what was there before and what is now. */
+export type ChangeSince = {
+  readonly by: string;
+  readonly at: number;
+  readonly what: EventKind;
+  readonly note: string;
+  readonly changes: readonly string[];
+};
 
 /** Why something was not saved. */
 export type SaveError =
@@ -29,12 +37,12 @@ export const saySaveError = (e: SaveError): readonly string[] => {
     case 'forbidden':
       return ['Your role may not do this.'];
     case 'invalid':
-      return e.problems.map((p) => (p.path === '' ? p.message : `${p.path}: ${p.message}`));
+      return e.problems.map(sayProblem);
     case 'no-such-unit':
       return ['There is no such unit.'];
     case 'stale':
       return [
-        `Not saved (${EVENT_KINDS[e.yours.what]}): you started from version ${e.yours.version}, the unit is at ${e.theirs.version}. Look at what was done since, then save yours again if it still holds.`,
+        `Not saved (${EVENT_KINDS[e.yours.what]}): ${[...new Set(e.theirs.since.map((s) => s.by))].join(' and ') || 'somebody'} changed it after you had looked. Both stand below: keep yours, or take theirs.`,
       ];
     case 'refused':
       return e.reasons;

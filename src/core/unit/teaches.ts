@@ -10,13 +10,13 @@ export const CAUSES_SEEN = 'causes';
 export const fitmentSubject = (fitmentId: string): string => `fitment ${fitmentId}`;
 
 /** What is counted of a unit as it stands: that it has left, what turned out to be behind it, what it measured as the fitment it was released as. */
-export const lessonsOf = (r: Pick<UnitRecord, 'unit' | 'job' | 'findings' | 'identity'>): readonly Lesson[] =>
+export const lessonsOf = (r: Pick<UnitRecord, 'unit' | 'findings' | 'identity'>): readonly Lesson[] =>
   r.unit.exit === null ? [] : [{ subject: LEFT, what: '' }, ...causeLessons(r), ...(r.unit.exit === 'released' ? fitmentLessons(r) : [])];
 
-const causeLessons = ({ job, findings }: Pick<UnitRecord, 'job' | 'findings'>): readonly Lesson[] => {
+const causeLessons = ({ unit, findings }: Pick<UnitRecord, 'unit' | 'findings'>): readonly Lesson[] => {
   const confirmed = CAUSE_NAMES.filter((c) => findings.some((f) => f.about === 'cause' && f.name === c && f.answer === 'yes'));
   if (confirmed.length === 0) return [];
-  const heardWith = (cause: CauseName) => job.complaints.map((complaint) => `${cause} ${complaint}`);
+  const heardWith = (cause: CauseName) => unit.complaints.map((complaint) => `${cause} ${complaint}`);
   return ['', ...confirmed, ...confirmed.flatMap(heardWith)].map((what) => ({ subject: CAUSES_SEEN, what }));
 };
 

@@ -1,7 +1,6 @@
 import type { UnitKind } from '../family/family-name';
 import type { BoreOutcome } from '../judge/outcome';
-import type { Station } from '../station';
-import type { Exit } from './unit-record';
+import type { Exit, Station } from '../station';
 
 /** What a tray on the rack shows of its unit. */
 export type TrayTag = {
@@ -19,4 +18,7 @@ export type TrayTag = {
   readonly machine: string;
   readonly customer: string;
   readonly complaint: string;
+  /** Which of the shop's branches it is at, null for the first, and which it is on its way to. */
+  readonly branch: string | null;
+  readonly goesTo: string | null;
 };

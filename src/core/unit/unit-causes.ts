@@ -16,7 +16,7 @@ export type UnitCauses = {
 
 export function causesOfUnit(record: UnitRecord, stated: Likelihoods, counts: FinishedCounts): UnitCauses {
   const { tests, confirmed } = foundOut(record.findings);
-  const evidence = { kind: record.unit.family, complaints: record.job.complaints, tests };
+  const evidence = { kind: record.unit.family, complaints: record.unit.complaints, before: record.unit.before, tests };
   const likely = likelyCauses(evidence, learned(stated, counts), counts);
   const made = tests.map((t) => t.name);
   return { likely, next: testsWorthMaking(likely, made), tests, confirmed, finished: counts.units };

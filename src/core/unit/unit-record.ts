@@ -1,33 +1,35 @@
 import type { BenchRecord } from '../bench/bench-record';
+import type { Before } from '../book-in/before';
+import type { Complaint } from '../book-in/complaint';
 import type { Finding } from '../book-in/finding';
 import type { Job } from '../book-in/job';
+import type { Underlay } from '../bore-map/underlay';
 import type { Family } from '../family/family';
 import type { UnitKind } from '../family/family-name';
 import type { Geometry } from '../family/geometry';
 import type { Material } from '../family/material';
+import { boreSizesMm } from '../family/pots';
 import type { Gauging } from '../gauge/gauging';
 import type { BorePass } from '../hone/bore-pass';
 import type { Identity } from '../identify/identity';
 import type { Approval } from '../judge/approval';
-import type { MarkRecord } from '../judge/mark-record';
+import type { MarkInPot } from '../judge/mark-record';
 import type { BoreOutcome } from '../judge/outcome';
 import type { SavedVerdict } from '../judge/saved-verdict';
-import type { Underlay } from '../judge/underlay';
 import type { SetAside } from '../kit/set-aside';
+import { locale } from '../locale';
 import type { Signature } from '../people/signature';
 import type { Programme } from '../prove/programme/step';
 import type { Run } from '../prove/run';
 import { sayNominal } from '../quantity/say';
 import type { Sleeving } from '../sleeve/sleeving';
-import type { Station } from '../station';
+import type { Exit, Station } from '../station';
 import type { GuideTick } from '../strip/guide-tick';
-import type { TrayPart } from '../strip/tray-door';
+import type { TrayPart } from '../strip/tray-schema';
 import type { Treatment } from '../strip/treatment';
 import type { Photo } from './photo';
+import type { Pot } from './pot-schema';
 import type { Timer } from './timer';
-
-export const EXITS = ['released', 'scrapped', 'returned'] as const;
-export type Exit = (typeof EXITS)[number];
 
 /** A unit itself. Times in ms since 1970, lengths in mm. */
 export type Unit = {
@@ -39,9 +41,14 @@ export type Unit = {
   readonly variantId: string | null;
   readonly position: string;
   readonly identityMarks: string;
+  readonly complaints: readonly Complaint[];
+  readonly complaintText: string;
+  readonly before: readonly Before[];
   readonly material: Material;
   /** Null where there is no bore. */
   readonly geometry: Geometry | null;
+  /** Bores beside that one: the second and third pot of a caliper half, which differ in size and are judged each for itself. */
+  readonly morePots: readonly Pot[];
   /** Measured at strip; null until then. */
   readonly pistonDiaMm: number | null;
   readonly dueAt: number;
@@ -57,6 +64,12 @@ export type Unit = {
   readonly exitAt: number | null;
   /** The unit that it was when it was here before. */
   readonly comesBackFrom: string | null;
+  /** Which of the shop's branches it is at; null: the first. */
+  readonly branch: string | null;
+  /** The branch that it is on its way to; nothing is done to it before it is received there. */
+  readonly goesTo: string | null;
+  /** When it was booked in, the plan had it ready by then at 9 in 10; null where it was not asked. */
+  readonly heldAt: number | null;
 };
 
 export type Step = {
@@ -78,7 +91,7 @@ export type UnitRecord = {
   readonly programme: Programme;
   readonly tray: readonly TrayPart[];
   readonly gaugings: readonly Gauging[];
-  readonly marks: readonly MarkRecord[];
+  readonly marks: readonly MarkInPot[];
   readonly verdicts: readonly SavedVerdict[];
   readonly steps: readonly Step[];
   readonly setAside: readonly SetAside[];
@@ -91,19 +104,25 @@ export type UnitRecord = {
   readonly treatments: readonly Treatment[];
   readonly findings: readonly Finding[];
   readonly passes: readonly BorePass[];
-  readonly underlay: Underlay | null;
+  readonly underlays: readonly Underlay[];
   readonly sleevings: readonly Sleeving[];
   readonly approvals: readonly Approval[];
   readonly bench: readonly BenchRecord[];
 };
 
-/** What a unit is, in one line: its family, and its bore where it has one. */
-export const sayUnit = (r: Pick<UnitRecord, 'family' | 'unit'>): string =>
-  r.unit.geometry === null ? r.family.label : `${r.family.label}, ⌀ ${sayNominal(r.unit.geometry.nominalMm)}`;
+/** What a unit is, in one line: its family, and its bores where it has any. */
+export const sayUnit = ({ family, unit }: Pick<UnitRecord, 'family' | 'unit'>): string => {
+  const sizes = boreSizesMm(unit).map(sayNominal);
+  const of = sizes.length < 2 ? '' : `${sizes.length} pots, `;
+  return sizes.length === 0 ? family.label : `${family.label}, ${of}⌀ ${[...new Set(sizes)].join(' and ')}`;
+};
 
 /** What stands on a unit's tag: the shop's letters and four figures or more. */
-export const tagOf = (unit: Pick<Unit, 'tagNo'>): string => `SQ-${String(unit.tagNo).padStart(4, '0')}`;
+export const tagOf = (unit: Pick<Unit, 'tagNo'>): string => `${locale().tagPrefixes[0]}-${String(unit.tagNo).padStart(4, '0')}`;
+/** The number in a tag as somebody types it, with letters that the shop uses or used, or without. */
 export const tagNumber = (tag: string): number | undefined => {
-  const digits = /^(?:sq-?)?0*(\d{1,9})$/i.exec(tag.trim())?.[1];
-  return digits === undefined ? undefined : Number(digits);
+  const [, letters, digits] = /^(?:([a-z]+)-?)?0*(\d{1,9})$/i.exec(tag.trim()) ?? [];
+  return digits === undefined || (letters !== undefined && !locale().tagPrefixes.includes(letters.toUpperCase()))
+    ? undefined
+    : Number(digits);
 };

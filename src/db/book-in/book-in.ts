@@ -1,21 +1,25 @@
-import { eq, max } from 'drizzle-orm';
+import { and, eq, max } from 'drizzle-orm';
+import type { Before } from '@/core/book-in/before';
 import type { Complaint } from '@/core/book-in/complaint';
-import { geometryAt } from '@/core/family/family';
+import { type Family, geometryAt } from '@/core/family/family';
 import type { UnitKind } from '@/core/family/family-name';
 import type { Material } from '@/core/family/material';
-import { familyOf, type Variant } from '@/core/family/variant-door';
+import { withPots } from '@/core/family/pots';
+import { familyOf, type Variant } from '@/core/family/variant-schema';
 import type { Person } from '@/core/people/role';
 import { ok, type Result } from '@/core/result';
 import { emptyTray } from '@/core/strip/tray';
+import type { Unit } from '@/core/unit/unit-record';
 import { appendEvent, applyEdits, type Changed, type ChangeError, refused } from '../engine/change-unit';
-import type { Db } from '../engine/connection';
+import { tellChange } from '../engine/changes';
+import type { Db, Tx } from '../engine/connection';
 import { digestOf } from '../engine/digest';
 import { put } from '../engine/edit';
+import { theShop } from '../shop/settings';
 import { customers, jobs, unitEvents, units } from '../tables';
 
-export type BookIn = {
-  /** Made by the client, so that a retry books in once. */
-  readonly unitId: string;
+/** What is entered at the counter. */
+export type Entered = {
   readonly customer: string;
   readonly phone: string;
   readonly machine: string;
@@ -25,11 +29,23 @@ export type BookIn = {
   readonly position: string;
   /** Null where there is no bore. */
   readonly nominalMm: number | null;
+  /** Of a second and third pot, mm. */
+  readonly morePotsMm?: readonly number[];
   readonly material: Material;
   readonly complaints: readonly Complaint[];
   readonly complaintText: string;
+  readonly before?: readonly Before[];
   readonly identityMarks: string;
   readonly promisedAt: number;
+};
+
+export type BookIn = Entered & {
+  /** Made by the client, so that a retry books in once. */
+  readonly unitId: string;
+  /** A unit that came in with it: where customer, machine and promise are the same, it is one job. */
+  readonly withUnitId?: string | null;
+  /** By when the plan had it ready at 9 in 10; null where it was not asked. */
+  readonly heldAt?: number | null;
   /** The unit that it was when it was here before. */
   readonly comesBackFrom?: string | null;
   /** Tests that the counter had made before it was booked in. */
@@ -37,9 +53,14 @@ export type BookIn = {
 };
 
 /** Books a unit in: its customer (the one of the same name and telephone, if there is one), its job, its tag and its empty tray. */
-export function bookIn(db: Db, person: Person, at: number, b: BookIn): Promise<Result<Changed & { readonly tagNo: number }, ChangeError>> {
+export async function bookIn(
+  db: Db,
+  person: Person,
+  at: number,
+  b: BookIn,
+): Promise<Result<Changed & { readonly tagNo: number }, ChangeError>> {
   const digest = digestOf(b);
-  return db.transaction(async (tx) => {
+  const booked = await db.transaction<Result<Changed & { readonly tagNo: number }, ChangeError>>(async (tx) => {
     const [repeated] = await tx
       .select({ unitId: units.id, version: units.version, tagNo: units.tagNo })
       .from(units)
@@ -52,22 +73,11 @@ export function bookIn(db: Db, person: Person, at: number, b: BookIn): Promise<R
       const same = first?.personId === person.id && (first.digest === null || first.digest === digest);
       return same ? ok(repeated) : refused('That number belongs to another unit: load the page anew and book it in again.');
     }
-    const known = await tx.select().from(customers).where(eq(customers.name, b.customer));
-    const customerId = known.find((c) => c.phone === b.phone)?.id ?? `${b.unitId}-customer`;
-    await tx.insert(customers).values({ id: customerId, name: b.customer, phone: b.phone, createdAt: at }).onConflictDoNothing();
-    const jobId = `${b.unitId}-job`;
-    await tx.insert(jobs).values({
-      id: jobId,
-      customerId,
-      machine: b.machine,
-      complaints: b.complaints,
-      complaintText: b.complaintText,
-      promisedAt: b.promisedAt,
-      createdAt: at,
-    });
+    if (b.promisedAt < at) return refused(IN_THE_PAST);
+    const jobId = (await jobOf(tx, b)) ?? (await newJob(tx, b.unitId, b, at));
     const [last] = await tx.select({ tagNo: max(units.tagNo) }).from(units);
-    const tagNo = (last?.tagNo ?? 0) + 1;
-    const family = familyOf(b.family, b.variant?.variant ?? null);
+    const tagNo = Math.max((last?.tagNo ?? 0) + 1, (await theShop(tx)).settings.nextTag);
+    const family = familyEntered(b);
     const unit = {
       id: b.unitId,
       jobId,
@@ -76,8 +86,11 @@ export function bookIn(db: Db, person: Person, at: number, b: BookIn): Promise<R
       variantId: b.variant?.id ?? null,
       position: b.position,
       identityMarks: b.identityMarks,
+      complaints: b.complaints,
+      complaintText: b.complaintText,
+      before: b.before ?? [],
       material: b.material,
-      geometry: family.drawing === null || b.nominalMm === null ? null : geometryAt(family.drawing, b.nominalMm),
+      ...boresEntered(family, b, at),
       pistonDiaMm: null,
       dueAt: b.promisedAt,
       createdAt: at,
@@ -90,6 +103,9 @@ export function bookIn(db: Db, person: Person, at: number, b: BookIn): Promise<R
       exit: null,
       exitAt: null,
       comesBackFrom: b.comesBackFrom ?? null,
+      branch: person.branch ?? null,
+      goesTo: null,
+      heldAt: b.heldAt ?? null,
     };
     const tray = emptyTray(family, (slot) => `${b.unitId}-${slot.id}`);
     const step = {
@@ -115,4 +131,58 @@ export function bookIn(db: Db, person: Person, at: number, b: BookIn): Promise<R
     await appendEvent(tx, event, 1, applied.value);
     return ok({ unitId: b.unitId, version: 1, tagNo });
   });
+  if (booked.ok) tellChange({ unitId: b.unitId, tagNo: booked.value.tagNo, kind: 'booked-in', personId: person.id, by: person.name });
+  return booked;
 }
+
+/** The family as it was entered, with as many pots. */
+export const familyEntered = (e: Pick<Entered, 'family' | 'variant' | 'morePotsMm'>): Family =>
+  withPots(familyOf(e.family, e.variant?.variant ?? null), 1 + (e.morePotsMm ?? []).length);
+
+/** The bores of a unit as its family draws them at the sizes that were entered. @param at since when they are as they are, ms */
+export const boresEntered = (
+  { drawing }: Pick<Family, 'drawing'>,
+  { nominalMm, morePotsMm = [], material }: Pick<Entered, 'nominalMm' | 'morePotsMm' | 'material'>,
+  at: number,
+): Pick<Unit, 'geometry' | 'morePots'> =>
+  drawing === null || nominalMm === null
+    ? { geometry: null, morePots: [] }
+    : {
+        geometry: geometryAt(drawing, nominalMm),
+        morePots: morePotsMm.map((mm) => ({ geometry: geometryAt(drawing, mm), material, boreChangedAt: at })),
+      };
+
+/** Said of a promise that nobody can keep. */
+export const IN_THE_PAST = 'It cannot be promised for a time that is over.';
+
+type Brought = Pick<Entered, 'customer' | 'phone' | 'machine' | 'promisedAt'>;
+
+/** The job of the unit that came in with this one, where all that a job says is the same. */
+const jobOf = async (tx: Tx, b: BookIn): Promise<string | undefined> => {
+  if (b.withUnitId == null) return undefined;
+  const [job] = await tx
+    .select({ id: jobs.id })
+    .from(units)
+    .innerJoin(jobs, eq(units.jobId, jobs.id))
+    .innerJoin(customers, eq(jobs.customerId, customers.id))
+    .where(
+      and(
+        eq(units.id, b.withUnitId),
+        eq(customers.name, b.customer),
+        eq(customers.phone, b.phone),
+        eq(jobs.machine, b.machine),
+        eq(jobs.promisedAt, b.promisedAt),
+      ),
+    );
+  return job?.id;
+};
+
+/** A job, with its customer: the one of the same name and telephone, if there is one. @param key names it apart from every other */
+export const newJob = async (tx: Tx, key: string, { customer, phone, machine, promisedAt }: Brought, at: number): Promise<string> => {
+  const known = await tx.select().from(customers).where(eq(customers.name, customer));
+  const customerId = known.find((c) => c.phone === phone)?.id ?? `${key}-customer`;
+  await tx.insert(customers).values({ id: customerId, name: customer, phone, createdAt: at }).onConflictDoNothing();
+  const id = `${key}-job`;
+  await tx.insert(jobs).values({ id, customerId, machine, promisedAt, createdAt: at });
+  return id;
+};

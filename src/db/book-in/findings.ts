@@ -1,9 +1,14 @@
 import { desc } from 'drizzle-orm';
 import type { Finding } from '@/core/book-in/finding';
-import { type FinishedCounts, finishedCounts, type Likelihoods, LikelihoodsDoor, STANDARD_LIKELIHOODS } from '@/core/book-in/likelihoods';
+import {
+  type FinishedCounts,
+  finishedCounts,
+  type Likelihoods,
+  STANDARD_LIKELIHOODS,
+  StoredLikelihoodsSchema,
+} from '@/core/book-in/likelihoods';
 import type { Person } from '@/core/people/role';
 import { ok, type Result } from '@/core/result';
-import { stored } from '@/core/schema/stored';
 import { CAUSES_SEEN } from '@/core/unit/teaches';
 import { type Change, type Changed, type ChangeError, changeUnit } from '../engine/change-unit';
 import type { Db, Reader } from '../engine/connection';
@@ -34,13 +39,12 @@ export const finishedUnits = async (db: Reader): Promise<FinishedCounts> => fini
 /** What the shop states about causes: its newest version, or the standard one it starts with. */
 export type CauseModel = { readonly version: number; readonly at: number | null; readonly note: string; readonly likelihoods: Likelihoods };
 
-const StoredLikelihoods = stored(LikelihoodsDoor);
 const newestModel = prepared((db: Reader) => db.select().from(causeModels).orderBy(desc(causeModels.version)).limit(1).prepare());
 
 export async function causeModel(db: Reader): Promise<CauseModel> {
   const [row] = await newestModel(db).execute();
   if (row === undefined) return { version: 0, at: null, note: 'As the shop starts with them.', likelihoods: STANDARD_LIKELIHOODS };
-  return { version: row.version, at: row.at, note: row.note, likelihoods: StoredLikelihoods.parse(row.likelihoods) };
+  return { version: row.version, at: row.at, note: row.note, likelihoods: StoredLikelihoodsSchema.parse(row.likelihoods) };
 }
 
 /** Adds a version of the likelihoods. @param after the version it was made from: another in between refuses it */

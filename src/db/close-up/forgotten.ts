@@ -3,7 +3,7 @@ import { inTheWay } from '@/core/close-up/order';
 import type { PartKind } from '@/core/family/part-kind';
 import { ok, type Result } from '@/core/result';
 import { usualFate } from '@/core/strip/tray';
-import type { TrayPart } from '@/core/strip/tray-door';
+import type { TrayPart } from '@/core/strip/tray-schema';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db } from '../engine/connection';

@@ -1,5 +1,6 @@
 import { and, desc, eq, isNull, or } from 'drizzle-orm';
 import type { Torque } from '@/core/close-up/fastening';
+import { HALVES_SCREWS, isHalf } from '@/core/close-up/joining';
 import { isFastener } from '@/core/family/part-kind';
 import { ok, type Result } from '@/core/result';
 import type { UnitRecord } from '@/core/unit/unit-record';
@@ -26,10 +27,11 @@ export async function torquesOf(db: Reader, { unit, job, identity }: Fitted): Pr
 
 /** Notes what the manual gives for a screw: it is there for the next unit of this fitment. */
 export const noteTorque = (db: Db, change: Change, t: Torque): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, change, ({ unit, job, identity, tray }, at) => {
+  changeUnit(db, change, ({ unit, job, identity, family, tray }, at) => {
     const part = tray.find((p) => p.slotId === t.slotId);
-    if (part === undefined || !isFastener(part.kind)) return refused('There is no such screw on this tray.');
-    const { family, position } = unit;
-    const of = { fitmentId: identity?.fitmentId ?? null, family, machine: job.machine, position };
+    const halves = t.slotId === HALVES_SCREWS && isHalf(family, tray);
+    if (!halves && (part === undefined || !isFastener(part.kind))) return refused('There is no such screw on this tray.');
+    const { position } = unit;
+    const of = { fitmentId: identity?.fitmentId ?? null, family: unit.family, machine: job.machine, position };
     return ok([put('torques', { ...t, ...of, id: change.eventId, at, personId: change.person.id })]);
   });

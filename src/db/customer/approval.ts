@@ -1,5 +1,6 @@
 import { desc, eq } from 'drizzle-orm';
 import { ok, type Result } from '@/core/result';
+import { hasPot, inPot } from '@/core/unit/bores';
 import { currentVerdict } from '@/core/unit/facts-of';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db, Reader } from '../engine/connection';
@@ -11,12 +12,18 @@ import { send } from './outbox';
 /** Two days without an answer, and somebody rings the customer, ms. */
 const ANSWER_MS = 2 * 86_400_000;
 
-export type Question = { readonly price: number; readonly promisedAt: number; readonly text: string };
+export type Question = {
+  /** About which bore's judgement, from 1; the first where nothing is said. */
+  readonly pot?: number;
+  readonly price: number;
+  readonly promisedAt: number;
+  readonly text: string;
+};
 
 /** Asks the customer about the judgement as it stands: the message goes out, and the unit waits for the answer. */
-export const askCustomer = (db: Db, change: Change, q: Question): Promise<Result<Changed, ChangeError>> =>
+export const askCustomer = (db: Db, change: Change, { pot = 1, ...q }: Question): Promise<Result<Changed, ChangeError>> =>
   changeUnit(db, change, async (record, at, tx) => {
-    const verdict = currentVerdict(record);
+    const verdict = hasPot(record.unit, pot) ? currentVerdict(inPot(record, pot)) : undefined;
     if (verdict === undefined) return refused('There is no judgement to ask about.');
     await send(tx, { id: change.eventId, unitId: record.unit.id, at, to: `${record.job.customer}, ${record.job.phone}`, text: q.text });
     return ok([

@@ -7,6 +7,7 @@ import { migrate } from 'drizzle-orm/libsql/migrator';
 import { setting } from '@/config';
 import * as tables from '../tables';
 import * as relations from './relations';
+import { together } from './together';
 import { queueWrites } from './writer';
 
 const { hangingRelations, ...named } = relations;
@@ -46,7 +47,10 @@ export async function openDb(url = databaseUrl()): Promise<Db> {
   if (isFile) mkdirSync(dirname(url.slice('file:'.length)), { recursive: true });
   const client = createClient({ url, authToken: setting('DATABASE_AUTH_TOKEN'), timeout: BUSY_TIMEOUT_MS });
   if (isFile) await client.execute('PRAGMA journal_mode = WAL');
-  return drizzle(queueWrites(client), { schema: { ...schema, ...(hangingRelations as object) }, casing: 'snake_case' });
+  return drizzle(queueWrites(isFile ? client : together(client)), {
+    schema: { ...schema, ...(hangingRelations as object) },
+    casing: 'snake_case',
+  });
 }
 
 export const migrateDb = (db: Db, folder = join(process.cwd(), 'src/db/engine/migrations')): Promise<void> =>

@@ -1,8 +1,7 @@
 import { type AnyColumn, asc, eq, sql } from 'drizzle-orm';
-import { z } from 'zod';
 import { newestOf } from '@/core/bench/bench-record';
-import { COMPLAINT_NAMES } from '@/core/book-in/complaint';
-import { familyOf, VariantDoor } from '@/core/family/variant-door';
+import { withPots } from '@/core/family/pots';
+import { familyOf, VariantSchema } from '@/core/family/variant-schema';
 import { stored } from '@/core/schema/stored';
 import { provableSince } from '@/core/unit/proving';
 import type { UnitRecord } from '@/core/unit/unit-record';
@@ -13,8 +12,7 @@ import type { customers, jobs } from '../tables';
 import type { Reader } from './connection';
 import { prepared } from './prepared';
 
-const Complaints = z.array(z.enum(COMPLAINT_NAMES));
-const Variant = stored(VariantDoor);
+const Variant = stored(VariantSchema);
 
 type Columns = Readonly<Record<string, AnyColumn>>;
 /** What hangs on a unit, as the registry says, as parts of one statement. */
@@ -61,11 +59,9 @@ export async function loadUnit(db: Reader, unitId: string): Promise<UnitRecord |
       customer: job.customer.name,
       phone: job.customer.phone,
       machine: job.machine,
-      complaints: Complaints.parse(job.complaints),
-      complaintText: job.complaintText,
       promisedAt: job.promisedAt,
     },
-    family: familyOf(unit.family, variant === null ? null : Variant.parse(variant.variant)),
+    family: withPots(familyOf(unit.family, variant === null ? null : Variant.parse(variant.variant)), 1 + unit.morePots.length),
     ...hangingOf((field) => (row[HANGING[field].name] ?? []).map(HANGING[field].read as (row: never) => unknown)),
   };
   const begun = begunBy(record);
@@ -75,7 +71,7 @@ export async function loadUnit(db: Reader, unitId: string): Promise<UnitRecord |
 
 const HANGING_TABLES: ReadonlySet<string> = new Set(Object.values(HANGING).map((h) => h.name));
 /** Of these there is one at a time: the newest. */
-const SINGLE: readonly HangingField[] = ['identity', 'underlay'];
+const SINGLE: readonly HangingField[] = ['identity'];
 
 export type Hanging = Pick<UnitRecord, HangingField>;
 /** What hangs on a unit, by field of its record. @param listOf gives all rows of a field, read and in order */

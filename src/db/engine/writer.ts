@@ -1,4 +1,6 @@
 import type { Client, InStatement, Transaction, TransactionMode } from '@libsql/client';
+import { withOwn } from './together';
+import { newTurns } from './turns';
 
 const READS = /^\s*(select|explain|pragma\s+\w+\s*$)/i;
 
@@ -8,16 +10,7 @@ const READS = /^\s*(select|explain|pragma\s+\w+\s*$)/i;
  * Reads do not wait. A transaction's turn ends when it is committed, rolled back or closed.
  */
 export function queueWrites(client: Client): Client {
-  let last: Promise<void> = Promise.resolve();
-  const turn = async (): Promise<() => void> => {
-    const before = last;
-    let end: () => void = () => {};
-    last = new Promise((resolve) => {
-      end = resolve;
-    });
-    await before;
-    return end;
-  };
+  const turn = newTurns();
   const alone = async <T>(work: () => Promise<T>): Promise<T> => {
     const end = await turn();
     try {
@@ -47,7 +40,7 @@ export function queueWrites(client: Client): Client {
     executeMultiple: (sql) => alone(() => client.executeMultiple(sql)),
     transaction: transaction as Client['transaction'],
   };
-  return new Proxy(client, { get: (target, name) => queued[name as keyof Client] ?? bound(target, name) });
+  return withOwn(client, queued);
 }
 
 const endingTurn = (tx: Transaction, end: () => void): Transaction => {
@@ -66,10 +59,5 @@ const endingTurn = (tx: Transaction, end: () => void): Transaction => {
       end();
     },
   };
-  return new Proxy(tx, { get: (target, name) => own[name as keyof Transaction] ?? bound(target, name) });
-};
-
-const bound = (target: object, name: string | symbol): unknown => {
-  const value: unknown = Reflect.get(target, name, target);
-  return typeof value === 'function' ? value.bind(target) : value;
+  return withOwn(tx, own);
 };

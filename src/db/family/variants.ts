@@ -1,12 +1,12 @@
 import { asc, eq, isNull } from 'drizzle-orm';
-import { type Variant, VariantDoor } from '@/core/family/variant-door';
+import { type Variant, VariantSchema } from '@/core/family/variant-schema';
 import type { Person } from '@/core/people/role';
 import { fail, ok, type Result } from '@/core/result';
 import { stored } from '@/core/schema/stored';
 import type { Db, Reader } from '../engine/connection';
 import { familyVariants } from '../tables';
 
-const Stored = stored(VariantDoor);
+const Stored = stored(VariantSchema);
 
 export type SavedVariant = { readonly id: string; readonly at: number; readonly variant: Variant };
 

@@ -14,18 +14,34 @@ export async function instruments(db: Reader): Promise<readonly Instrument[]> {
     orderBy: (i) => i.name,
     with: { checks: { orderBy: (c) => desc(c.at), limit: 1, columns: { at: true, ringMm: true, readMm: true } } },
   });
-  return rows.map(({ id, name, tokenHash, checks }) => ({ id, name, lastCheck: checks[0] ?? null, posts: tokenHash !== null }));
+  return rows.map(({ id, name, tokenHash, fromMm, toMm, branch, checks }) => ({
+    id,
+    name,
+    range: fromMm === null || toMm === null ? null : { fromMm, toMm },
+    lastCheck: checks[0] ?? null,
+    branch,
+    posts: tokenHash !== null,
+  }));
 }
 
 /** What a gauge is called, also one that is out of use. */
 export const instrumentName = async (db: Reader, id: string): Promise<string | undefined> =>
   (await db.select({ name: table.name }).from(table).where(eq(table.id, id)))[0]?.name;
 
+type NewInstrument = {
+  readonly id: string;
+  readonly name: string;
+  readonly fromMm: number | null;
+  readonly toMm: number | null;
+  /** The branch that it is at; the first where none is said. */
+  readonly branch?: string | null;
+};
+
 /** Enters a gauge, once however often it is sent. @returns false when the shop has another of that name */
-export async function addInstrument(db: Db, { id, name }: Pick<Instrument, 'id' | 'name'>, at: number): Promise<boolean> {
+export async function addInstrument(db: Db, { id, name, fromMm, toMm, branch = null }: NewInstrument, at: number): Promise<boolean> {
   const made = await db
     .insert(table)
-    .values({ id, name, createdAt: at, tokenHash: null, retiredAt: null })
+    .values({ id, name, fromMm, toMm, branch, createdAt: at, tokenHash: null, retiredAt: null })
     .onConflictDoNothing()
     .returning();
   if (made.length > 0) return true;
@@ -36,6 +52,12 @@ export async function addInstrument(db: Db, { id, name }: Pick<Instrument, 'id' 
 /** A gauge leaves the shop: what it measured stays, and its token is no more. @returns false when there is none of that id */
 export const retireInstrument = async (db: Db, id: string, at: number): Promise<boolean> => {
   const changed = await db.update(table).set({ retiredAt: at, tokenHash: null }).where(eq(table.id, id)).returning({ id: table.id });
+  return changed.length > 0;
+};
+
+/** A gauge goes to another branch. @returns false when there is none of that id */
+export const moveInstrument = async (db: Db, id: string, branch: string): Promise<boolean> => {
+  const changed = await db.update(table).set({ branch }).where(eq(table.id, id)).returning({ id: table.id });
   return changed.length > 0;
 };
 

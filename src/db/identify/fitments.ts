@@ -2,7 +2,7 @@ import { asc, eq, gte, inArray, like, or, type SQL, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { UNIT_KINDS } from '@/core/family/family-name';
 import { type Fitment, seenValues, withLearned } from '@/core/identify/fitment';
-import { FeaturesDoor } from '@/core/identify/identify-door';
+import { FeaturesSchema } from '@/core/identify/identify-schema';
 import { stored } from '@/core/schema/stored';
 import { type Indexed, indexFitment } from '@/core/store/search';
 import { fitmentSubject } from '@/core/unit/teaches';
@@ -11,7 +11,7 @@ import { prepared } from '../engine/prepared';
 import { fitments, tallies } from '../tables';
 
 const Numbers = z.array(z.string());
-const Features = stored(FeaturesDoor);
+const Features = stored(FeaturesSchema);
 const Kind = z.enum(UNIT_KINDS);
 
 export const toFitment = ({ changedAt: _, ...row }: typeof fitments.$inferSelect): Fitment => ({

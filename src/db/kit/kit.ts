@@ -1,18 +1,22 @@
 import { eq } from 'drizzle-orm';
 import { piecesOf } from '@/core/close-up/piece';
+import { isPiston } from '@/core/family/carrier';
 import type { Dims } from '@/core/family/dims';
 import { PART_KINDS } from '@/core/family/part-kind';
 import { fitOf } from '@/core/kit/fit';
 import type { SetAside } from '@/core/kit/set-aside';
+import { may } from '@/core/people/role';
 import { ok, type Result } from '@/core/result';
 import type { BagItem } from '@/core/store/article';
 import type { BagFinding } from '@/core/store/bag-finding';
-import type { TrayPart } from '@/core/strip/tray-door';
+import { letBack, whyNotBack } from '@/core/strip/going-back';
+import type { TrayPart } from '@/core/strip/tray-schema';
 import { spareIn } from '@/core/unit/facts-of';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db, Tx } from '../engine/connection';
 import { drop, type Edit, put } from '../engine/edit';
+import { rulesInForce } from '../rules/rules';
 import { toArticle } from '../store/catalogue';
 import { lotFor } from '../store/stock';
 import { articles } from '../tables';
@@ -78,6 +82,9 @@ export const measureNeed = (
     const part = record.tray.find((p) => p.id === measured.partId);
     if (part === undefined) return refused('There is no such part on this tray.');
     if (part.goesIn !== null) return refused(`The ${part.name} is in the unit already.`);
+    const { diaMm } = measured.dims;
+    if (isPiston(part) && diaMm !== undefined && diaMm !== part.dims.diaMm)
+      return refused(`The bore is judged by the diameter of the ${part.name}: it is entered at Strip, and a lead reopens that.`);
     return ok([put('parts', { ...part, dims: { ...part.dims, ...measured.dims }, unitId: record.unit.id })]);
   });
 
@@ -87,7 +94,7 @@ export const reuseOld = (
   change: Change,
   r: { readonly partId: string; readonly reason: string },
 ): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, { ...change, restsOn: [r.partId] }, (record) => {
+  changeUnit(db, { ...change, restsOn: [r.partId] }, async (record, _, tx) => {
     const part = record.tray.find((p) => p.id === r.partId);
     if (part === undefined || part.found !== 'present') return refused('There is no such old part on this tray.');
     if (PART_KINDS[part.kind].policy === 'never') return refused(`A used ${PART_KINDS[part.kind].label} never goes back.`);
@@ -96,7 +103,10 @@ export const reuseOld = (
       .filter((t) => t !== '')
       .join('; ')
       .slice(0, 500);
-    return ok([put('parts', { ...part, fate: 'refitted', note, unitId: record.unit.id })]);
+    const against = whyNotBack(part, (await rulesInForce(tx)).rules);
+    if (against === undefined) return ok([put('parts', { ...part, fate: 'refitted', note, unitId: record.unit.id })]);
+    if (!may(change.person.role, 'override')) return refused(`${against} It is not used again; a lead may let it, with a reason.`);
+    return ok([put('parts', { ...letBack(part, change.person, r.reason), note, unitId: record.unit.id })]);
   });
 
 /** Keeps pieces of an opened bag that the unit does not need as a sundry, with their lot; the sundry is made where the store has none like it. */

@@ -24,20 +24,20 @@ export const setAside = (db: Db, change: Change, wanted: Wanted): Promise<Result
 /** Takes a set of kits and sundries at once: what is there is set aside, what is short is ordered and waited for; all of it, or nothing where one of it cannot be. */
 export const takeSet = (db: Db, change: Change, picks: readonly Pick[]): Promise<Result<Changed, ChangeError>> =>
   changeUnit(db, change, async (record, at, tx) => {
-    const ring = { record, change, at, tx };
+    const taking = { record, change, at, tx };
     const edits: Edit[] = [];
     for (const [i, { articleId, take, order, expectedAt }] of picks.entries()) {
       const id = `${change.eventId}-${i}`;
-      const taken = take === 0 ? ok([]) : await asideEdits(ring, { articleId, qty: take }, id);
+      const taken = take === 0 ? ok([]) : await asideEdits(taking, { articleId, qty: take }, id);
       if (!taken.ok) return taken;
-      const ordered = order === 0 ? ok([]) : await orderEdits(ring, { articleId, qty: order }, expectedAt, id);
+      const ordered = order === 0 ? ok([]) : await orderEdits(taking, { articleId, qty: order }, expectedAt, id);
       if (!ordered.ok) return ordered;
       edits.push(...taken.value, ...ordered.value);
     }
     return ok(edits);
   });
 
-type Ring = { readonly record: UnitRecord; readonly change: Change; readonly at: number; readonly tx: Tx };
+type Taking = { readonly record: UnitRecord; readonly change: Change; readonly at: number; readonly tx: Tx };
 
 const articleIn = async (tx: Tx, id: string) => {
   const [row] = await tx.select().from(articles).where(eq(articles.id, id));
@@ -45,7 +45,7 @@ const articleIn = async (tx: Tx, id: string) => {
 };
 
 const asideEdits = async (
-  { record, change, at, tx }: Ring,
+  { record, change, at, tx }: Taking,
   wanted: Wanted,
   bagId: string,
 ): Promise<Result<readonly Edit[], ChangeError>> => {
@@ -93,7 +93,7 @@ const asideEdits = async (
 
 /** The order of what is short, and the wait until the day it is expected. */
 const orderEdits = async (
-  { record, change, at, tx }: Ring,
+  { record, change, at, tx }: Taking,
   { articleId, qty }: Wanted,
   expectedAt: number,
   orderId: string,

@@ -5,7 +5,7 @@ import { betterAuth } from 'better-auth';
 import { drizzleAdapter } from 'better-auth/adapters/drizzle';
 import { nextCookies } from 'better-auth/next-js';
 import { username } from 'better-auth/plugins';
-import { setting } from '@/config';
+import { overHttps, setting } from '@/config';
 import { type Db, dataFolder, theDb } from '../engine/connection';
 import { accounts, people, sessions, verifications } from '../tables';
 
@@ -30,8 +30,14 @@ const makeAuth = (db: Db) =>
     }),
     emailAndPassword: { enabled: true, disableSignUp: true, minPasswordLength: 4, maxPasswordLength: 64 },
     session: { expiresIn: IDLE_S, updateAge: RENEW_S },
-    user: { additionalFields: { role: { type: 'string', input: false }, bench: { type: 'string', required: false, input: false } } },
-    advanced: { useSecureCookies: setting('EDDRIN_ORIGIN')?.startsWith('https:') ?? false, ipAddress: { ipAddressHeaders: [] } },
+    user: {
+      additionalFields: {
+        role: { type: 'string', input: false },
+        bench: { type: 'string', required: false, input: false },
+        branch: { type: 'string', required: false, input: false },
+      },
+    },
+    advanced: { useSecureCookies: overHttps(), ipAddress: { ipAddressHeaders: [] } },
     rateLimit: { enabled: false },
     plugins: [
       username({ minUsernameLength: 1, maxUsernameLength: 60, usernameValidator: (name) => /^[a-z0-9-]+$/.test(name) }),

@@ -1,110 +1,185 @@
 import { getSessionCookie } from 'better-auth/cookies';
 import { constantTimeEqual, hashPassword, makeSignature, verifyPassword } from 'better-auth/crypto';
-import { and, asc, eq, gt, lt, sql } from 'drizzle-orm';
-import { addressLockedUntil, afterWrongPin, isLocked } from '@/core/people/lock-out';
+import { and, asc, eq, gt, isNull, lt, sql } from 'drizzle-orm';
+import { hereLockedUntil, IN_A_ROW_MS, PLACE_WINDOW_MS, personLockedUntil, placeLockedUntil } from '@/core/people/lock-out';
+import { type KnownToAll, pinFault } from '@/core/people/pin';
 import { type Person, ROLES } from '@/core/people/role';
 import { fail, ok, type Result } from '@/core/result';
-import type { Db, Reader } from '../engine/connection';
+import type { Db, Reader, Tx } from '../engine/connection';
 import { prepared } from '../engine/prepared';
-import { accounts, people, sessions, verifications } from '../tables';
+import { theShop } from '../shop/settings';
+import { tellShop } from '../shop/shop-events';
+import { accounts, people, sessions, signedInFrom, units, verifications, wrongPins } from '../tables';
 import { authSecret, IDLE_S, RENEW_S, theAuth } from './auth';
+import { codeFits, dropCode } from './entry-code';
+import { insertPerson } from './staff';
 
 export type NewPerson = Person & { readonly pin: string };
 export type PinError = { readonly code: 'wrong-pin' } | { readonly code: 'locked'; readonly until: number };
 
-/** Adds a person with a hashed PIN. Called by the seed and, later, by the owner's page; never by a public route. */
-export async function addPerson(db: Db, p: NewPerson, at: number): Promise<void> {
-  const now = new Date(at);
-  const password = await hashPassword(p.pin);
-  await db.transaction(async (tx) => {
-    await tx.insert(people).values({
-      id: p.id,
-      name: p.name,
-      email: `${p.id}@people.invalid`,
-      emailVerified: true,
-      username: p.id,
-      displayUsername: p.name,
-      role: p.role,
-      bench: p.bench,
-      createdAt: now,
-      updatedAt: now,
-    });
-    await tx
-      .insert(accounts)
-      .values({ id: `${p.id}-pin`, accountId: p.id, providerId: 'credential', userId: p.id, password, createdAt: now, updatedAt: now });
-  });
+/** Adds a person with a PIN that they have chosen. For the demo and for the first owner of a shop; all others choose theirs by a code (`addMember`). */
+export async function addPerson(db: Db, { pin, ...person }: NewPerson, at: number): Promise<void> {
+  const password = await hashPassword(pin);
+  await db.transaction((tx) => insertPerson(tx, person, at, password));
 }
 
-const PERSON = { id: people.id, name: people.name, role: people.role, bench: people.bench };
+const PERSON = { id: people.id, name: people.name, role: people.role, bench: people.bench, branch: people.branch };
 
 const everyoneQuery = prepared((db: Reader) => db.select(PERSON).from(people).orderBy(asc(people.name)).prepare());
 
+/** Everybody who works here or did: names on records. */
 export const everyone = (db: Reader): Promise<readonly Person[]> => everyoneQuery(db).execute();
+
+const staffQuery = prepared((db: Reader) =>
+  db.select(PERSON).from(people).where(isNull(people.leftAt)).orderBy(asc(people.name)).prepare(),
+);
+
+/** Everybody who works here now: who signs in, and whom something is given to. */
+export const staff = (db: Reader): Promise<readonly Person[]> => staffQuery(db).execute();
 
 /** Where a PIN is tried: at the door, or by somebody who is in. */
 export type From = { readonly kind: 'address'; readonly address: string } | { readonly kind: 'signed-in'; readonly personId: string };
 
-/** When wrong PINs of people there are were tried, by the address that they came from, the last hundred of each; the newest addresses. */
-const wrongPins = new Map<string, readonly number[]>();
-const MOST_ADDRESSES = 5000;
-const countWrong = (address: string, now: number): void => {
-  const before = wrongPins.get(address) ?? [];
-  wrongPins.delete(address);
-  wrongPins.set(address, [...before.slice(-99), now]);
-  const oldest = wrongPins.keys().next().value;
-  if (wrongPins.size > MOST_ADDRESSES && oldest !== undefined) wrongPins.delete(oldest);
-};
+const placeOf = (from: From): string => (from.kind === 'address' ? from.address : `signed in: ${from.personId}`);
 
 /**
  * Is this the person's PIN? Every path that asks for one comes through here, so that the lock-out cannot be gone round. Wrong ones count for
- * the person and for where they come from, never for the shop: names that are nobody's count for nobody, and a stranger shuts out himself.
- * @param from an address, or who is signed in there: their own PIN is asked whatever strangers tried on their name
+ * the person at the place that they come from, never for the shop: names that are nobody's count for nobody, and a stranger shuts out himself.
+ * Many places that guess together shut out places where the person was never in, and no other.
+ * @param from an address, or who is signed in there
  * @returns the same answer for a person who does not exist and for a wrong PIN
  */
-export async function checkPin(db: Db, personId: string, pin: string, now: number, from: From): Promise<Result<Person, PinError>> {
-  const place = from.kind === 'address' ? from.address : `signed in: ${from.personId}`;
-  const until = addressLockedUntil(wrongPins.get(place) ?? [], now);
-  if (until !== undefined) return fail({ code: 'locked', until });
-  const own = from.kind === 'signed-in' && from.personId === personId;
-  const { checked, counts } = await checkPersonPin(db, personId, pin, now, own);
-  if (counts) countWrong(place, now);
-  return checked;
-}
+export const checkPin = (db: Db, personId: string, pin: string, now: number, from: From): Promise<Result<Person, PinError>> =>
+  tryEntry(db, personId, now, from, async (person) => {
+    const [account] = await db.select({ password: accounts.password }).from(accounts).where(eq(accounts.userId, person.id));
+    const hash = account?.password ?? null;
+    return hash !== null && (await verifyPassword({ hash, password: pin }));
+  });
 
-/** `own`: no lock is heeded or made. `counts`: a PIN of a person there is was tried, and was wrong. */
-async function checkPersonPin(
+/** One try to come in, counted against the person and the place. @param fits is what was given theirs? */
+async function tryEntry(
   db: Db,
   personId: string,
-  pin: string,
   now: number,
-  own: boolean,
-): Promise<{ readonly checked: Result<Person, PinError>; readonly counts: boolean }> {
-  // The try is counted before the PIN is checked, one after another: many at once do not get more tries.
-  const tried = await db.transaction(async (tx) => {
-    const [row] = await tx.select().from(people).innerJoin(accounts, eq(accounts.userId, people.id)).where(eq(people.id, personId));
-    if (row === undefined || (!own && isLocked(row.people, now))) return { row, counted: undefined };
-    if (own) return { row, counted: row.people };
-    const counted = afterWrongPin(row.people, now);
-    await tx.update(people).set(counted).where(eq(people.id, personId));
-    return { row, counted };
-  });
-  if (tried.row === undefined) return { checked: fail({ code: 'wrong-pin' }), counts: false };
-  const { people: person, accounts: account } = tried.row;
-  if (tried.counted === undefined) return { checked: fail({ code: 'locked', until: person.lockedUntil ?? now }), counts: false };
-  if (account.password === null || !(await verifyPassword({ hash: account.password, password: pin }))) {
-    const until = own ? null : tried.counted.lockedUntil;
-    return { checked: fail(until === null ? { code: 'wrong-pin' } : { code: 'locked', until }), counts: true };
+  from: From,
+  fits: (person: Person) => Promise<boolean>,
+): Promise<Result<Person, PinError>> {
+  const place = placeOf(from);
+  // The try is counted before it is checked, one after another: many at once do not get more tries.
+  const tried = await db.transaction(async (tx) => countTry(tx, personId, place, now));
+  if (!tried.ok) return tried;
+  const { person, id, wrongHere } = tried.value;
+  if (!(await fits(person))) {
+    const until = hereLockedUntil([...wrongHere, now], now);
+    return fail(until === undefined ? { code: 'wrong-pin' } : { code: 'locked', until });
   }
-  if (!own) await db.update(people).set({ failedPins: 0, lockedUntil: null }).where(eq(people.id, personId));
-  return { checked: ok({ id: person.id, name: person.name, role: person.role, bench: person.bench }), counts: false };
+  await db.transaction(async (tx) => {
+    await tx.delete(wrongPins).where(eq(wrongPins.id, id));
+    await tx
+      .insert(signedInFrom)
+      .values({ personId, place, at: now })
+      .onConflictDoUpdate({ target: [signedInFrom.personId, signedInFrom.place], set: { at: now } });
+  });
+  return ok(person);
 }
+
+type Try = {
+  readonly person: Person;
+  /** Its row among the wrong ones, until it turns out to be right. */
+  readonly id: number;
+  /** When wrong ones came for the person from there, in a row, oldest first. */
+  readonly wrongHere: readonly number[];
+};
+
+/** Writes a try down as a wrong one, where one may be made. A name that is nobody's counts for nobody. */
+const countTry = async (tx: Tx, personId: string, place: string, now: number): Promise<Result<Try, PinError>> => {
+  const [[person], atPlace, ofPerson, [known]] = await Promise.all([
+    tx
+      .select(PERSON)
+      .from(people)
+      .where(and(eq(people.id, personId), isNull(people.leftAt))),
+    tx
+      .select({ at: wrongPins.at })
+      .from(wrongPins)
+      .where(and(eq(wrongPins.place, place), gt(wrongPins.at, now - PLACE_WINDOW_MS)))
+      .orderBy(asc(wrongPins.at)),
+    tx
+      .select({ at: wrongPins.at, place: wrongPins.place })
+      .from(wrongPins)
+      .where(and(eq(wrongPins.personId, personId), gt(wrongPins.at, now - IN_A_ROW_MS)))
+      .orderBy(asc(wrongPins.at)),
+    tx
+      .select({ at: signedInFrom.at })
+      .from(signedInFrom)
+      .where(and(eq(signedInFrom.personId, personId), eq(signedInFrom.place, place))),
+  ]);
+  const wrongHere = ofPerson.filter((w) => w.place === place && w.at >= (known?.at ?? 0)).map((w) => w.at);
+  const everywhere = known === undefined ? ofPerson.map((w) => w.at) : [];
+  const until =
+    placeLockedUntil(
+      atPlace.map((w) => w.at),
+      now,
+    ) ??
+    hereLockedUntil(wrongHere, now) ??
+    personLockedUntil(everywhere, now);
+  if (until !== undefined) return fail({ code: 'locked', until });
+  if (person === undefined) return fail({ code: 'wrong-pin' });
+  const [row] = await tx.insert(wrongPins).values({ personId, place, at: now }).returning({ id: wrongPins.id });
+  if (row === undefined) throw new Error('a try was not written down');
+  return ok({ person, id: row.id, wrongHere });
+};
 
 /** Signs a person in at this bench: checks the PIN and sets the session's cookie. */
 export async function signIn(db: Db, personId: string, pin: string, headers: Headers, now: number): Promise<Result<Person, PinError>> {
-  const checked = await checkPin(db, personId, pin, now, { kind: 'address', address: headers.get('x-address') ?? 'unknown' });
-  if (checked.ok) await (await theAuth()).api.signInUsername({ body: { username: personId, password: pin }, headers });
+  const checked = await checkPin(db, personId, pin, now, atTheDoor(headers));
+  if (checked.ok) await startSession(personId, pin, headers);
   return checked;
 }
+
+const atTheDoor = (headers: Headers): From => ({ kind: 'address', address: headers.get('x-address') ?? 'unknown' });
+const startSession = async (username: string, password: string, headers: Headers): Promise<void> => {
+  await (await theAuth()).api.signInUsername({ body: { username, password }, headers });
+};
+
+/** Why a PIN was not set: the code is not theirs or was used, or the PIN will not do. */
+export type ChooseError = PinError | { readonly code: 'weak'; readonly why: string };
+
+/** Lets a person choose a PIN by their code, which is used up by it, and signs them in. Wrong codes count as wrong PINs do. */
+export async function choosePin(
+  db: Db,
+  { personId, code, pin }: { readonly personId: string; readonly code: string; readonly pin: string },
+  headers: Headers,
+  now: number,
+): Promise<Result<Person, ChooseError>> {
+  const entered = await tryEntry(db, personId, now, atTheDoor(headers), (person) => codeFits(db, person.id, code, now));
+  if (!entered.ok) return entered;
+  const why = pinFault(pin, entered.value.role, await knownToAll(db));
+  if (why !== undefined) return fail({ code: 'weak', why });
+  const password = await hashPassword(pin);
+  const used = await db.transaction(async (tx) => {
+    if (!(await codeFits(tx, personId, code, now))) return false;
+    await dropCode(tx, personId);
+    await tx
+      .update(accounts)
+      .set({ password, updatedAt: new Date(now) })
+      .where(eq(accounts.userId, personId));
+    await tellShop(tx, { at: now, personId, kind: 'pin-set', about: personId, lines: [] });
+    return true;
+  });
+  if (!used) return fail({ code: 'wrong-pin' });
+  await startSession(personId, pin, headers);
+  return entered;
+}
+
+/** Whom the names and numbers are known to that nobody should take for a PIN: anybody at the counter. */
+export const knownToAll = async (db: Reader): Promise<KnownToAll> => {
+  const { settings } = await theShop(db);
+  const tags = await db.select({ tagNo: units.tagNo }).from(units).where(isNull(units.exit));
+  return {
+    names: [settings.name, ...(await everyone(db)).map((p) => p.name)],
+    numbers: [settings.telephone, ...tags.map((t) => String(t.tagNo))],
+  };
+};
 
 export const signOut = async (headers: Headers): Promise<void> => {
   await (await theAuth()).api.signOut({ headers });
@@ -115,7 +190,7 @@ const sessionQuery = prepared((db: Reader) =>
     .select(PERSON)
     .from(sessions)
     .innerJoin(people, eq(sessions.userId, people.id))
-    .where(and(eq(sessions.token, sql.placeholder('token')), gt(sessions.expiresAt, sql.placeholder('until'))))
+    .where(and(eq(sessions.token, sql.placeholder('token')), gt(sessions.expiresAt, sql.placeholder('until')), isNull(people.leftAt)))
     .prepare(),
 );
 
@@ -132,9 +207,9 @@ export async function whoIs(db: Db, headers: Headers): Promise<Person | undefine
   }
   const session = await (await theAuth()).api.getSession({ headers });
   if (session === null) return undefined;
-  const { id, name, bench } = session.user;
+  const { id, name, bench, branch } = session.user;
   const role = ROLES.find((r) => r === session.user.role);
-  return role === undefined ? undefined : { id, name, role, bench: bench ?? null };
+  return role === undefined ? undefined : { id, name, role, bench: bench ?? null, branch: branch ?? null };
 }
 
 /** Has this person's session, as these headers carry it, not ended? Asking does not renew it: a page that is left open signs nobody in for longer. */
@@ -146,7 +221,7 @@ export const isStillIn = async (db: Db, headers: Headers, personId: string, now:
 };
 
 /** The token of the session that these headers carry, where it is one of ours. */
-const tokenOf = async (headers: Headers): Promise<string | undefined> => {
+export const tokenOf = async (headers: Headers): Promise<string | undefined> => {
   const cookie = decoded(getSessionCookie(headers) ?? '');
   const token = cookie.slice(0, cookie.indexOf('.'));
   return token !== '' && constantTimeEqual(cookie, `${token}.${await makeSignature(token, authSecret())}`) ? token : undefined;
@@ -161,12 +236,19 @@ const decoded = (text: string): string => {
   }
 };
 
-/** Takes away sessions and tokens that are past. @returns how many */
+/** For how long an owner is told of wrong PINs, ms. */
+const WRONG_PINS_KEPT_MS = 30 * 24 * 3_600_000;
+/** For how long a place is known where somebody signed in, ms. */
+const PLACES_KEPT_MS = 180 * 24 * 3_600_000;
+
+/** Takes away sessions, tokens and wrong PINs that are past. @returns how many sessions */
 export const sweepSessions = async (db: Db, now: number): Promise<number> => {
   const gone = await db
     .delete(sessions)
     .where(lt(sessions.expiresAt, new Date(now)))
     .returning({ id: sessions.id });
   await db.delete(verifications).where(lt(verifications.expiresAt, new Date(now)));
+  await db.delete(wrongPins).where(lt(wrongPins.at, now - WRONG_PINS_KEPT_MS));
+  await db.delete(signedInFrom).where(lt(signedInFrom.at, now - PLACES_KEPT_MS));
   return gone.length;
 };

@@ -2,14 +2,14 @@ import { and, desc, eq, sql } from 'drizzle-orm';
 import { FAMILIES } from '@/core/family/families';
 import type { UnitKind } from '@/core/family/family-name';
 import type { Programme } from '@/core/prove/programme/step';
-import { StepsDoor } from '@/core/prove/programme/step-door';
+import { StepsSchema } from '@/core/prove/programme/step-schema';
 import { usualSteps } from '@/core/prove/programme/usual';
 import { stored } from '@/core/schema/stored';
 import type { Reader } from '../engine/connection';
 import { prepared } from '../engine/prepared';
 import { programmes } from '../tables';
 
-const Steps = stored(StepsDoor);
+const Steps = stored(StepsSchema);
 
 const newestOf = prepared((db: Reader) =>
   db

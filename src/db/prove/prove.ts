@@ -3,7 +3,7 @@ import { z } from 'zod';
 import type { Person } from '@/core/people/role';
 import { FINE } from '@/core/prove/hold-analysis';
 import { isRunStep, type RunStep } from '@/core/prove/programme/step';
-import { RunStepDoor } from '@/core/prove/programme/step-door';
+import { RunStepSchema } from '@/core/prove/programme/step-schema';
 import { RigSample } from '@/core/prove/rig-sample';
 import { analyseRun, fallsShort, RunAnalysis, type RunContext } from '@/core/prove/run-analysis';
 import type { RunWay } from '@/core/prove/run-way';
@@ -137,7 +137,7 @@ export const keepPiece = (db: Db, runId: string, samples: readonly RigSample[]) 
   db.insert(runPieces).values({ id: `${runId}-${samples[0]?.t}`, runId, fromT: samples[0]?.t ?? 0, samples });
 
 const Samples = stored(z.array(RigSample));
-const StoredStep = stored(RunStepDoor);
+const StoredStep = stored(RunStepSchema);
 const StoredAnalysis = stored(RunAnalysis.nullable());
 const piecesOf = async (db: Reader, runId: string): Promise<readonly RigSample[]> =>
   (await db.select().from(runPieces).where(eq(runPieces.runId, runId)).orderBy(asc(runPieces.fromT))).flatMap((p) =>

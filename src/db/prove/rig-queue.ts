@@ -1,26 +1,24 @@
-import { asc, eq, isNull } from 'drizzle-orm';
+import { and, asc, eq, isNull } from 'drizzle-orm';
 import type { Person } from '@/core/people/role';
 import type { Db, Reader } from '../engine/connection';
-import { prepared } from '../engine/prepared';
+import { type AtBranch, isAt } from '../rack/at-branch';
 import { people, rigQueue, units } from '../tables';
 
 /** A unit that waits for the rig, who put it there, and when. */
 export type Queued = { readonly unitId: string; readonly tagNo: number; readonly by: string; readonly at: number };
 
-const queuedQuery = prepared((db: Reader) =>
+const queued = (db: Reader, at: AtBranch | undefined) =>
   db
     .select({ unitId: rigQueue.unitId, tagNo: units.tagNo, by: people.name, at: rigQueue.at, station: units.station })
     .from(rigQueue)
     .innerJoin(units, eq(rigQueue.unitId, units.id))
     .innerJoin(people, eq(rigQueue.personId, people.id))
-    .where(isNull(units.exit))
-    .orderBy(asc(rigQueue.at))
-    .prepare(),
-);
+    .where(and(isNull(units.exit), isNull(units.goesTo), at && isAt(units.branch, at)))
+    .orderBy(asc(rigQueue.at));
 
-/** Units that wait for the rig, the next first; those that have left the shop or stand elsewhere wait no more. */
-export const rigQueued = async (db: Reader): Promise<readonly Queued[]> => {
-  const rows = await queuedQuery(db).execute();
+/** Units that wait for the rig of a branch, the next first; those that have left the shop or stand elsewhere wait no more. @param at absent: a shop of one place */
+export const rigQueued = async (db: Reader, at?: AtBranch): Promise<readonly Queued[]> => {
+  const rows = await queued(db, at);
   return rows.filter((r) => r.station === 'prove').map(({ station: _, ...queued }) => queued);
 };
 

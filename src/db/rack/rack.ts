@@ -1,13 +1,15 @@
-import { and, asc, count, desc, eq, inArray, isNotNull, isNull, lt, lte, or, type SQL, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, gt, gte, inArray, isNotNull, isNull, lt, lte, or, type SQL, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { COMPLAINT_NAMES, sayComplaint } from '@/core/book-in/complaint';
 import { FAMILIES } from '@/core/family/families';
+import type { Sort } from '@/core/schema/sort';
 import { LEFT } from '@/core/unit/teaches';
 import type { TrayTag } from '@/core/unit/tray-tag';
 import { tagNumber } from '@/core/unit/unit-record';
 import type { Reader } from '../engine/connection';
 import { tallyOf } from '../engine/tally';
 import { customers, familyVariants, jobs, units } from '../tables';
+import { type AtBranch, isAt } from './at-branch';
 
 /** A part of a list, and how many are in all of it. */
 export type Listed = { readonly units: readonly TrayTag[]; readonly inAll: number };
@@ -15,20 +17,42 @@ export type Listed = { readonly units: readonly TrayTag[]; readonly inAll: numbe
 /** Trays that a rack shows; a shop with more in it is told so. */
 const ON_THE_RACK = 1000;
 
-/** Units in the shop, by due date. */
-export async function onTheRack(db: Reader): Promise<Listed> {
-  const [row] = await db.select({ n: count() }).from(units).where(isNull(units.exit));
-  return { units: await tags(db, isNull(units.exit), [asc(units.dueAt)], ON_THE_RACK), inAll: row?.n ?? 0 };
+/** Units in the shop, by due date. @param at those at a branch, or on their way to it; all where it is not said */
+export async function onTheRack(db: Reader, at?: AtBranch): Promise<Listed> {
+  const where = and(isNull(units.exit), at && or(isAt(units.branch, at), eq(units.goesTo, at.id)));
+  const [[row], listed] = await Promise.all([
+    db.select({ n: count() }).from(units).where(where),
+    tags(db, where, [asc(units.dueAt)], ON_THE_RACK),
+  ]);
+  return { units: listed, inAll: row?.n ?? 0 };
 }
 
 /** Where a page of the book begins: behind the unit that left then. */
 export type BookPlace = { readonly exitAt: number; readonly tagNo: number };
+/** What the book is sorted by; the newest first where nobody asked. */
+export const BOOK_SORTS = ['when', 'tag'] as const;
 
-/** A page of the units that have left, the newest first. @param behind null: from the newest on */
-export async function leftUnits(db: Reader, behind: BookPlace | null, most: number): Promise<Listed> {
-  const older =
-    behind === null ? undefined : and(lte(units.exitAt, behind.exitAt), or(lt(units.exitAt, behind.exitAt), lt(units.tagNo, behind.tagNo)));
-  const page = await tags(db, and(isNotNull(units.exitAt), older), [desc(units.exitAt), desc(units.tagNo)], most);
+/** A page of the units that have left. @param behind null: from the first on */
+export async function leftUnits(
+  db: Reader,
+  behind: BookPlace | null,
+  most: number,
+  sort: Sort = { by: 'when', way: 'down' },
+): Promise<Listed> {
+  const [further, atLeast, inOrder] = sort.way === 'down' ? [lt, lte, desc] : [gt, gte, asc];
+  const byWhen = sort.by === 'when';
+  const after =
+    behind === null
+      ? undefined
+      : byWhen
+        ? and(atLeast(units.exitAt, behind.exitAt), or(further(units.exitAt, behind.exitAt), further(units.tagNo, behind.tagNo)))
+        : further(units.tagNo, behind.tagNo);
+  const page = await tags(
+    db,
+    and(isNotNull(units.exitAt), after),
+    byWhen ? [inOrder(units.exitAt), inOrder(units.tagNo)] : [inOrder(units.tagNo)],
+    most,
+  );
   return { units: page, inAll: (await tallyOf(db, LEFT)).get('') ?? 0 };
 }
 
@@ -93,8 +117,10 @@ const tags = async (db: Reader, where: SQL | undefined, order: readonly SQL[], l
       exitAt: u.exitAt,
       position: u.position,
       machine: jobs.machine,
-      complaints: jobs.complaints,
-      complaintText: jobs.complaintText,
+      complaints: u.complaints,
+      complaintText: u.complaintText,
+      branch: u.branch,
+      goesTo: u.goesTo,
       customer: customers.name,
     })
     .from(u)
@@ -108,3 +134,34 @@ const tags = async (db: Reader, where: SQL | undefined, order: readonly SQL[], l
     complaint: sayComplaint(Complaints.parse(complaints), complaintText),
   }));
 };
+
+/** What is suggested at once. */
+const SUGGESTED = 8;
+
+/** Customers and machines of the shop's units in whose names each word of what was typed begins a word or stands, those of the newest units first; at most eight of each. */
+export async function knownAtCounter(db: Reader, customer: string, machine: string) {
+  const jobsWith = async (text: string) => {
+    const hits = hitsOf(text.slice(0, LONGEST));
+    if (hits === undefined) return [];
+    return db
+      .select({ name: customers.name, phone: customers.phone, machine: jobs.machine })
+      .from(units)
+      .innerJoin(jobs, eq(units.jobId, jobs.id))
+      .innerJoin(customers, eq(jobs.customerId, customers.id))
+      .where(sql`${units.tagNo} in (${hits})`)
+      .orderBy(desc(units.tagNo))
+      .limit(COUNTED);
+  };
+  const has = (name: string, text: string): boolean =>
+    text
+      .toLowerCase()
+      .split(/\s+/)
+      .every((word) => name.toLowerCase().includes(word));
+  const [byCustomer, byMachine] = [await jobsWith(customer), await jobsWith(machine)];
+  const people = new Map(
+    byCustomer.filter((j) => has(j.name, customer)).map((j) => [`${j.name}\n${j.phone}`, { name: j.name, phone: j.phone }]),
+  );
+  const own = byCustomer.filter((j) => j.name === customer && has(j.machine, machine)).map((j) => j.machine);
+  const all = byMachine.filter((j) => has(j.machine, machine)).map((j) => j.machine);
+  return { customers: [...people.values()].slice(0, SUGGESTED), machines: [...new Set([...own, ...all])].slice(0, SUGGESTED) };
+}

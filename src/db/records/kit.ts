@@ -1,11 +1,11 @@
-import { MeasuredDoor } from '@/core/identify/identify-door';
+import { MeasuredSchema } from '@/core/identify/identify-schema';
 import type { Identity } from '@/core/identify/identity';
-import { BagItems, Findings, Kept } from '@/core/kit/bag-door';
+import { BagItems, Findings, Kept } from '@/core/kit/bag-schema';
 import type { SetAside } from '@/core/kit/set-aside';
 import { stored } from '@/core/schema/stored';
 import type { bags, identities } from '../tables';
 
-const [Items, Found, Taken, Measured] = [stored(BagItems), stored(Findings), stored(Kept), stored(MeasuredDoor)];
+const [Items, Found, Taken, Measured] = [stored(BagItems), stored(Findings), stored(Kept), stored(MeasuredSchema)];
 
 export const toSetAside = ({ unitId: _, ...bag }: typeof bags.$inferSelect): SetAside => ({
   ...bag,

@@ -79,7 +79,7 @@ const asItIs = <R extends { readonly unitId: string }>({ unitId: _, ...row }: R)
 
 /**
  * Everything that hangs on a unit and is part of its record, parents before children. A new kind of record is one entry here and its
- * reader: loading, relations, tracked changes, undo, and what a change leaves follow from it. Of `identity` and `underlay` the newest counts.
+ * reader: loading, relations, tracked changes, undo, and what a change leaves follow from it. Of `identity` the newest counts.
  */
 export const HANGING = {
   gaugings: hung('gaugings', gaugings, 'at', (row): Element<'gaugings'> => asItIs(row) as Element<'gaugings'>, { nested: 'readings' }),
@@ -97,7 +97,7 @@ export const HANGING = {
   treatments: hung('treatments', treatments, 'at', asItIs),
   findings: hung('findings', findings, 'at', asItIs),
   passes: hung('honePasses', honePasses, 'at', toPass),
-  underlay: hung('underlays', underlays, 'id', toUnderlay),
+  underlays: hung('underlays', underlays, 'id', toUnderlay),
   sleevings: hung('sleevings', sleevings, 'sentAt', asItIs),
   approvals: hung('approvals', approvals, 'at', asItIs),
   bench: hung('benchRecords', benchRecords, 'at', toBench),

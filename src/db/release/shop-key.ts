@@ -22,7 +22,7 @@ export const fingerprintOf = (raw: Buffer): string => createHash('sha256').updat
 
 /** The key in use; made where there is none, or where the one in the folder was replaced. @param at from when a new one is good, ms */
 export async function theShopKey(db: Db, at: number): Promise<SigningKey> {
-  const kept = keptKey();
+  const kept = cachedKey();
   const known = kept === undefined ? undefined : await rowOf(db, fingerprintOf(rawOf(createPublicKey(kept))));
   const key = kept === undefined || (known !== undefined && known.untilAt !== null) ? newKey() : kept;
   const raw = rawOf(createPublicKey(key));
@@ -34,7 +34,7 @@ export async function theShopKey(db: Db, at: number): Promise<SigningKey> {
   return { id, sign: (hash) => sign(null, Buffer.from(signedText(hash)), key).toString('base64url') };
 }
 
-const keptKey = (): KeyObject | undefined => {
+const cachedKey = (): KeyObject | undefined => {
   try {
     return createPrivateKey(readFileSync(join(dataFolder(), FILE)));
   } catch (error) {
@@ -88,6 +88,11 @@ export async function isSignedByShop(
 ): Promise<boolean> {
   const key = await rowOf(db, c.key);
   if (key === undefined || c.at < key.fromAt || c.at > (key.untilAt ?? Infinity)) return false;
-  const publicKey = createPublicKey({ key: { kty: 'OKP', crv: 'Ed25519', x: key.publicKey }, format: 'jwk' });
-  return verify(null, Buffer.from(signedText(c.hash)), publicKey, Buffer.from(c.signature, 'base64url'));
+  return isSigned(key.publicKey, c);
 }
+
+/** Is a certificate's hash signed by a public key? @param publicKey its 32 bytes as base64url */
+export const isSigned = (publicKey: string, c: { readonly hash: string; readonly signature: string }): boolean => {
+  const key = createPublicKey({ key: { kty: 'OKP', crv: 'Ed25519', x: publicKey }, format: 'jwk' });
+  return verify(null, Buffer.from(signedText(c.hash)), key, Buffer.from(c.signature, 'base64url'));
+};

@@ -58,16 +58,24 @@ export const saveRules = (
 /** How many units that have left are looked at again. */
 const PAST = 500;
 
-/** The newest judgement of each unit: of all in the shop, and of the last that left. */
+/** The newest judgement of each bore: of all in the shop, and of the last that left. */
 export async function judgedCases(db: Reader): Promise<readonly JudgedCase[]> {
-  const newest = eq(verdicts.at, sql`(select max(v.at) from ${verdicts} v where v.unit_id = ${verdicts.unitId})`);
+  const newest = eq(
+    verdicts.at,
+    sql`(select max(v.at) from ${verdicts} v where v.unit_id = ${verdicts.unitId} and v.pot = ${verdicts.pot})`,
+  );
   const rows = await db
     .select({ verdict: verdicts, tagNo: units.tagNo, exit: units.exit })
     .from(verdicts)
     .innerJoin(units, eq(verdicts.unitId, units.id))
     .where(and(newest, or(isNull(units.exit), sql`${units.exitAt} >= ${await exitOf(db, PAST)}`)))
     .orderBy(units.tagNo);
-  return rows.map(({ verdict, ...unit }) => ({ ...unit, input: verdict.input as JudgeInput, was: verdict.answer as JudgedCase['was'] }));
+  return rows.map(({ verdict, ...unit }) => ({
+    ...unit,
+    pot: verdict.pot,
+    input: verdict.input as JudgeInput,
+    was: verdict.answer as JudgedCase['was'],
+  }));
 }
 
 /** When the so-manieth last unit left; 0 when fewer did. */

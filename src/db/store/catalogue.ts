@@ -1,10 +1,10 @@
 import { asc, eq, sql } from 'drizzle-orm';
-import { BagItems } from '@/core/kit/bag-door';
+import { BagItems } from '@/core/kit/bag-schema';
 import { stored } from '@/core/schema/stored';
 import { type Article, type Lot, type Stocked, stocked } from '@/core/store/article';
 import { indexArticle } from '@/core/store/search';
+import { cachedUnder } from '../engine/cached';
 import type { Reader } from '../engine/connection';
-import { keptUnder } from '../engine/kept';
 import { prepared } from '../engine/prepared';
 import { articles, lots, stockMoves } from '../tables';
 
@@ -34,10 +34,10 @@ const stampsOf = async (db: Reader) => (await stampsQuery(db).execute())[0] ?? {
 const articlesQuery = prepared((db: Reader) => db.select().from(articles).orderBy(asc(articles.number)).prepare());
 
 const readIndex = async (db: Reader) => (await articlesQuery(db).execute()).map((row) => indexArticle(toArticle(row)));
-const keptIndex = keptUnder<Reader, Awaited<ReturnType<typeof readIndex>>>(readIndex);
+const cachedIndex = cachedUnder<Reader, Awaited<ReturnType<typeof readIndex>>>(readIndex);
 
 /** All articles by number, ready to be searched. Read anew only after one changed. */
-export const articleIndex = async (db: Reader) => keptIndex(db, 'all', (await stampsOf(db)).catalogue);
+export const articleIndex = async (db: Reader) => cachedIndex(db, 'all', (await stampsOf(db)).catalogue);
 
 const LOT = {
   id: lots.id,
@@ -74,19 +74,19 @@ const readShelf = async (db: Reader): Promise<ReadonlyMap<string, readonly Lot[]
   }
   return all;
 };
-const keptShelf = keptUnder<Reader, Awaited<ReturnType<typeof readShelf>>>(readShelf);
+const cachedShelf = cachedUnder<Reader, Awaited<ReturnType<typeof readShelf>>>(readShelf);
 
 /** Lots by article, with what is on the shelf of each. */
 export const shelf = async (db: Reader) => {
   const stamps = await stampsOf(db);
-  return keptShelf(db, 'all', `${stamps.moves} ${stamps.lots}`);
+  return cachedShelf(db, 'all', `${stamps.moves} ${stamps.lots}`);
 };
 
 /** The whole store: every article with its lots. @param now decides which lots have passed their date, ms */
 export async function wholeStore(db: Reader, now: number): Promise<readonly Stocked[]> {
   const stamps = await stampsOf(db);
-  const index = await keptIndex(db, 'all', stamps.catalogue);
-  const byArticle = await keptShelf(db, 'all', `${stamps.moves} ${stamps.lots}`);
+  const index = await cachedIndex(db, 'all', stamps.catalogue);
+  const byArticle = await cachedShelf(db, 'all', `${stamps.moves} ${stamps.lots}`);
   return index.map(({ what }) => stocked(what, byArticle.get(what.id) ?? [], now));
 }
 

@@ -1,23 +1,24 @@
 import { eq, isNull, sum } from 'drizzle-orm';
 import type { Fitment } from '@/core/identify/fitment';
 import type { Units } from '@/core/quantity/units';
+import type { Sort } from '@/core/schema/sort';
 import { reorderPoint, stocked } from '@/core/store/article';
 import { search, termsOf } from '@/core/store/search';
-import { isShown, type Show, type StoreLine } from '@/core/store/store-line';
+import { isShown, type Show, STORE_PAGE, type StoreLine, sortedFitments, sortedLines } from '@/core/store/store-line';
 import type { Reader } from '../engine/connection';
 import { fitmentIndex } from '../identify/fitments';
 import { bags, orders, units } from '../tables';
 import { articleIndex, shelf } from './catalogue';
 import { usesOf } from './stock';
 
-export type StoreAsk = { readonly q: string; readonly show: Show };
-/** Lines past which a person types more rather than reads on. */
-const MOST = 50;
+/** What of the store is looked at; `page` from 0. */
+export type StoreAsk = { readonly q: string; readonly show: Show; readonly sort?: Sort | null; readonly page?: number };
+export type FitmentAsk = Omit<StoreAsk, 'show'>;
 
 /** Articles that meet a query, with what is on the shelf, with units and on order of each. */
 export async function findArticles(
   db: Reader,
-  { q, show }: StoreAsk,
+  { q, show, sort = null, page = 0 }: StoreAsk,
   lengths: Units['length'],
   now: number,
 ): Promise<{ readonly lines: readonly StoreLine[]; readonly inAll: number }> {
@@ -41,7 +42,7 @@ export async function findArticles(
       };
     })
     .filter((l) => isShown(l, show, now));
-  return { lines: lines.slice(0, MOST), inAll: lines.length };
+  return { lines: sortedLines(lines, sort).slice(page * STORE_PAGE, (page + 1) * STORE_PAGE), inAll: lines.length };
 }
 
 /** One of the fitments that name a kit, by its number. */
@@ -49,11 +50,13 @@ const madeFor = (fitments: readonly Fitment[]): ReadonlyMap<string, Fitment> => 
 
 export async function findFitments(
   db: Reader,
-  q: string,
+  { q, sort = null, page = 0 }: FitmentAsk,
   lengths: Units['length'],
 ): Promise<{ readonly fitments: readonly Fitment[]; readonly inAll: number }> {
-  const { found, inAll } = search((await fitmentIndex(db)).entries, termsOf(q, lengths), MOST);
-  return { fitments: found, inAll };
+  // Sorted, all that are found are looked at; as they are found, no more than the page shows.
+  const most = sort === null ? (page + 1) * STORE_PAGE : Number.POSITIVE_INFINITY;
+  const { found, inAll } = search((await fitmentIndex(db)).entries, termsOf(q, lengths), most);
+  return { fitments: sortedFitments(found, sort).slice(page * STORE_PAGE, (page + 1) * STORE_PAGE), inAll };
 }
 
 const withUnits = async (db: Reader): Promise<ReadonlyMap<string, number>> => {

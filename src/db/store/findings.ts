@@ -1,5 +1,5 @@
 import { and, desc, eq, isNotNull, ne } from 'drizzle-orm';
-import { BagItems, Findings } from '@/core/kit/bag-door';
+import { BagItems, Findings } from '@/core/kit/bag-schema';
 import { stored } from '@/core/schema/stored';
 import type { LotFinding } from '@/core/store/stock-record';
 import type { Reader } from '../engine/connection';

@@ -1,15 +1,16 @@
 import { inArray, sql } from 'drizzle-orm';
 import type { Fitment } from '@/core/identify/fitment';
 import type { Person } from '@/core/people/role';
+import { isoDay } from '@/core/quantity/say-time';
 import { fail, ok, type Result } from '@/core/result';
 import type { FileProblem } from '@/core/schema/file-problem';
 import type { Article } from '@/core/store/article';
 import type { Fate, FatedRow } from '@/core/store/import-record';
-import type { Lined, StoreRows } from '@/core/store/store-rows';
+import type { CustomerRow, Lined, StoreRows } from '@/core/store/store-rows';
 import type { Reader, Tx } from '../engine/connection';
 import { mapInPieces } from '../engine/in-pieces';
 import { storedFitments } from '../identify/fitments';
-import { articles, fitments, lots, stockMoves } from '../tables';
+import { articles, customers, fitments, lots, stockMoves } from '../tables';
 import { articleIndex, shelf } from './catalogue';
 
 /** What the writing is to do, worked out before anything is written. */
@@ -20,7 +21,7 @@ export type Progress = (done: number, of: number) => void | Promise<void>;
 export type Undo =
   | { readonly what: 'articles'; readonly made: readonly string[]; readonly before: readonly (typeof articles.$inferSelect)[] }
   | { readonly what: 'fitments'; readonly made: readonly string[]; readonly before: readonly (typeof fitments.$inferSelect)[] }
-  | { readonly what: 'stock'; readonly made: readonly string[] };
+  | { readonly what: 'stock' | 'customers'; readonly made: readonly string[] };
 
 /** Rows that one statement writes or names: SQLite binds only so many values. */
 export const CHUNK = 500;
@@ -35,6 +36,8 @@ export const planImport = (db: Reader, file: StoreRows): Promise<Result<ImportPl
       return planFitments(db, file.rows, file.lacks);
     case 'stock':
       return planStock(db, file.rows);
+    case 'customers':
+      return planCustomers(db, file.rows);
   }
 };
 
@@ -144,10 +147,9 @@ const planStock = async (db: Reader, rows: readonly StockLine[]): Promise<Result
   const problems = await mapInPieces(rows, ({ line, row }): readonly FileProblem[] => {
     const lot = lotIn(row);
     if (!known.has(row.number)) return [{ line, column: 'number', message: `there is no ${row.number} in the store` }];
-    const other =
-      lot !== undefined && lot.expiresAt !== null && row.expiresAt !== null && sameDay(lot.expiresAt) !== sameDay(row.expiresAt);
+    const other = lot !== undefined && lot.expiresAt !== null && row.expiresAt !== null && isoDay(lot.expiresAt) !== isoDay(row.expiresAt);
     return other
-      ? [{ line, column: 'expires', message: `lot ${row.lot} is good until ${sameDay(lot.expiresAt as number)} in the store` }]
+      ? [{ line, column: 'expires', message: `lot ${row.lot} is good until ${isoDay(lot.expiresAt as number)} in the store` }]
       : [];
   });
   if (problems.some((p) => p.length > 0)) return fail(problems.flat());
@@ -201,7 +203,29 @@ const planStock = async (db: Reader, rows: readonly StockLine[]): Promise<Result
   });
 };
 
-const sameDay = (at: number): string => new Date(at).toLocaleDateString('sv-SE');
+const planCustomers = async (
+  db: Reader,
+  rows: Extract<StoreRows, { what: 'customers' }>['rows'],
+): Promise<Result<ImportPlan, readonly FileProblem[]>> => {
+  const known = new Set((await db.select({ name: customers.name, phone: customers.phone }).from(customers)).map(sayCustomer));
+  const planned = await mapInPieces(rows, ({ line, row }, i) => ({
+    line,
+    row,
+    i,
+    fate: (known.has(sayCustomer(row)) ? 'same' : 'new') as Fate,
+  }));
+  return ok({
+    fates: planned.map(({ line, row, fate }) => ({ line, name: sayCustomer(row), fate, what: '' })),
+    write: async (tx, { importId, at }, told) => {
+      const wanted = planned.filter((p) => p.fate === 'new').map((p) => ({ id: `${importId}-${p.i}`, ...p.row, createdAt: at }));
+      await inChunks(wanted, told, async (some) => {
+        await tx.insert(customers).values([...some]);
+      });
+      return { what: 'customers', made: wanted.map((c) => c.id) };
+    },
+  });
+};
+const sayCustomer = ({ name, phone }: CustomerRow): string => [name, phone].filter((t) => t !== '').join(', ');
 
 /** What differs, in the columns' names. */
 const changesOf = <T extends object>(before: T, after: Partial<T>, names: readonly (keyof T & string)[]): readonly string[] =>

@@ -2,7 +2,7 @@ import { eq, inArray, sql } from 'drizzle-orm';
 import type { Person } from '@/core/people/role';
 import { fail, ok, type Result } from '@/core/result';
 import type { Db, Tx } from '../engine/connection';
-import { articles, fitments, imports, lots, stockMoves } from '../tables';
+import { articles, customers, fitments, imports, jobs, lots, stockMoves } from '../tables';
 import { type By, CHUNK, type Undo } from './import-plan';
 
 /** Takes a whole import back: what it made goes, what it changed is as it was. Refused while something rests on it. */
@@ -48,6 +48,12 @@ const takeBack = async (tx: Tx, undo: Undo, by: By): Promise<readonly string[]> 
       return [];
     case 'stock':
       return takeStockBack(tx, undo.made, by);
+    case 'customers': {
+      const served = await withJobs(tx, undo.made);
+      if (served.length > 0) return served.map((name) => `${name} has brought something since: they stay, and so does the import.`);
+      await deleteAll(tx, customers, undo.made);
+      return [];
+    }
   }
 };
 
@@ -64,7 +70,20 @@ const inUse = async (tx: Tx, ids: readonly string[]): Promise<readonly string[]>
   return used;
 };
 
-const deleteAll = async (tx: Tx, table: typeof articles | typeof fitments, ids: readonly string[]): Promise<void> => {
+const withJobs = async (tx: Tx, ids: readonly string[]): Promise<readonly string[]> => {
+  const served: string[] = [];
+  for (let at = 0; at < ids.length; at += CHUNK) {
+    const rows = await tx
+      .selectDistinct({ name: customers.name })
+      .from(customers)
+      .innerJoin(jobs, eq(jobs.customerId, customers.id))
+      .where(inArray(customers.id, ids.slice(at, at + CHUNK)));
+    served.push(...rows.map((r) => r.name));
+  }
+  return served;
+};
+
+const deleteAll = async (tx: Tx, table: typeof articles | typeof fitments | typeof customers, ids: readonly string[]): Promise<void> => {
   for (let at = 0; at < ids.length; at += CHUNK) await tx.delete(table).where(inArray(table.id, ids.slice(at, at + CHUNK)));
 };
 

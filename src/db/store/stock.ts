@@ -1,14 +1,15 @@
 import { and, desc, eq, isNotNull, isNull, sum } from 'drizzle-orm';
+import { ages } from '@/core/kit/bag';
 import type { Person } from '@/core/people/role';
 import { fail, ok, type Result } from '@/core/result';
 import type { Article } from '@/core/store/article';
 import type { OpenOrder, StockMove } from '@/core/store/stock-record';
+import { cachedBy } from '../engine/cached';
 import type { Db, Reader, Tx } from '../engine/connection';
-import { keptBy } from '../engine/kept';
 import { NUMBER_TAKEN } from '../engine/number-taken';
 import { prepared } from '../engine/prepared';
 import { articles, lots, orders, people, stockMoves, units } from '../tables';
-import { movesStamp } from './catalogue';
+import { movesStamp, toArticle } from './catalogue';
 
 /** Who moves stock, when; the client makes `id`: a retry with the same one applies once. */
 export type StockChange = { readonly id: string; readonly person: Person; readonly at: number };
@@ -38,6 +39,13 @@ export type Received = {
 /** Takes pieces in, as a lot of their own or into the one of that code. An order that they answer is closed. */
 export const receive = (db: Db, change: StockChange, r: Received): Promise<Done> =>
   once(db, change, { articleId: r.articleId, qty: r.qty, reason: 'received' }, async (tx) => {
+    const [row] = await tx.select().from(articles).where(eq(articles.id, r.articleId));
+    const known = await tx
+      .select({ id: lots.id })
+      .from(lots)
+      .where(and(eq(lots.articleId, r.articleId), eq(lots.code, r.lot)));
+    if (row !== undefined && known.length === 0 && r.expiresAt === null && ages(toArticle(row)))
+      return refuse('Rubber ages in the bag: give the date that stands on it, as 31.5.2031.');
     const lot = await lotFor(tx, change, r);
     if (!lot.ok) return lot;
     await move(tx, change, { articleId: r.articleId, lotId: lot.value, qty: r.qty, reason: 'received', note: '' });
@@ -185,7 +193,7 @@ const readUses = async (db: Reader): Promise<ReadonlyMap<string, readonly number
   }
   return all;
 };
-const keptUses = keptBy<Reader, Awaited<ReturnType<typeof readUses>>>(movesStamp, readUses);
+const cachedUses = cachedBy<Reader, Awaited<ReturnType<typeof readUses>>>(movesStamp, readUses);
 
 /** Times at which pieces went to units, by article. */
-export const usesOf = (db: Reader) => keptUses(db, 'all');
+export const usesOf = (db: Reader) => cachedUses(db, 'all');

@@ -21,7 +21,7 @@ export const tellStep = (db: Db, change: Change, s: StepNews): Promise<Result<Ch
   return changeUnit(db, { ...change, restsOn: [tickId] }, (record, at) => {
     const notNow = whyNotNow('strip', routeOfUnit(record));
     if (notNow.length > 0) return refused(...notNow);
-    const step = guideFor(record.family, record.tray).find((g) => g.id === s.stepId);
+    const step = guideFor(record.family, record.tray, record.ticks).find((g) => g.id === s.stepId);
     if (step === undefined) return fail({ code: 'refused', reasons: ['There is no such step in this unit’s guide.'] });
     if (s.outcome === 'open') return ok([drop('guideTicks', tickId)]);
     const known = record.ticks.find((t) => t.id === tickId);

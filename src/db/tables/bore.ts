@@ -6,6 +6,9 @@ import { BORE_OUTCOMES } from '@/core/judge/outcome';
 import { flag, id, time } from './columns';
 import { ofUnit, photos, units } from './units';
 
+/** Which bore of a unit, from 1: a caliper half has one in each pot. */
+const pot = () => integer().notNull().default(1);
+
 export const ruleSets = sqliteTable('rule_sets', {
   id: id(),
   version: integer().notNull().unique(),
@@ -23,6 +26,11 @@ export const instruments = sqliteTable('instruments', {
   name: text().notNull().unique(),
   createdAt: time().notNull(),
   tokenHash: text(),
+  /** What it can measure. */
+  fromMm: real(),
+  toMm: real(),
+  /** Of the shop's places; null: the first. */
+  branch: text(),
   retiredAt: time(),
 });
 
@@ -48,6 +56,7 @@ export const gaugings = sqliteTable(
   {
     id: id(),
     unitId: ofUnit(),
+    pot: pot(),
     at: time().notNull(),
     personId: text().notNull(),
     bodyTempC: real(),
@@ -79,6 +88,7 @@ export const marks = sqliteTable(
   {
     id: id(),
     unitId: ofUnit(),
+    pot: pot(),
     name: text().notNull(),
     kind: text().notNull(),
     x0Mm: real().notNull(),
@@ -90,6 +100,8 @@ export const marks = sqliteTable(
     widthUm: real(),
     cleaned: flag().notNull(),
     note: text().notNull(),
+    /** When somebody last looked at it; metal that was cut since is not what was seen. */
+    seenAt: time().notNull().default(0),
   },
   (t) => [index('marks_unit').on(t.unitId)],
 );
@@ -100,6 +112,7 @@ export const verdicts = sqliteTable(
   {
     id: id(),
     unitId: ofUnit(),
+    pot: pot(),
     gaugingId: text().references(() => gaugings.id),
     ruleSetId: text()
       .notNull()
@@ -115,10 +128,11 @@ export const verdicts = sqliteTable(
   (t) => [index('verdicts_unit').on(t.unitId, t.at)],
 );
 
-/** A photo laid under the bore map: where its four points lie in the picture (0 to 1) and in the bore. One a unit. */
+/** A photo laid under the bore map: by four of its points, or by two rings where it looks down the bore. One a bore. */
 export const underlays = sqliteTable('underlays', {
   id: id(),
   unitId: ofUnit(),
+  pot: pot(),
   photoId: text()
     .notNull()
     .references(() => photos.id),
@@ -134,6 +148,7 @@ export const makersLimits = sqliteTable(
     family: text({ enum: UNIT_KINDS }).notNull(),
     machine: text().notNull(),
     position: text().notNull(),
+    pot: pot(),
     maxDiaMm: real(),
     source: text().notNull(),
     at: time().notNull(),
@@ -148,6 +163,7 @@ export const honePasses = sqliteTable(
   {
     id: id(),
     unitId: ofUnit(),
+    pot: pot(),
     at: time().notNull(),
     personId: text().notNull(),
     /** What it cut: the unit's material may be another after a sleeve. */
@@ -172,6 +188,7 @@ export const sleevings = sqliteTable(
   {
     id: id(),
     unitId: ofUnit(),
+    pot: pot(),
     shop: text().notNull(),
     material: text({ enum: MATERIALS }).notNull(),
     wallMm: real().notNull(),

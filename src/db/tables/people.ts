@@ -1,4 +1,5 @@
-import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { ROLES } from '@/core/people/role';
 import { dated, flag, id, time } from './columns';
 
 /** People of the shop; the sign-in library's users. `username` is the id's short form. */
@@ -10,10 +11,14 @@ export const people = sqliteTable('people', {
   image: text(),
   username: text().unique(),
   displayUsername: text(),
-  role: text({ enum: ['technician', 'lead', 'counter', 'owner'] }).notNull(),
+  role: text({ enum: ROLES }).notNull(),
   bench: text(),
-  failedPins: integer().notNull().default(0),
-  lockedUntil: time(),
+  /** Of the shop's places; null: the first. */
+  branch: text(),
+  /** When they left for good: their name stays on every record, and they sign in no more. */
+  leftAt: time(),
+  /** When they work and at what; null: in the shop's hours, at whatever their role does. */
+  work: text({ mode: 'json' }),
   createdAt: dated().notNull(),
   updatedAt: dated().notNull(),
 });
@@ -76,3 +81,33 @@ export const calendarKeys = sqliteTable('calendar_keys', {
   hash: text().notNull(),
   at: time().notNull(),
 });
+
+/** A code that lets a person choose a PIN, once; kept hashed, and a new one takes its place. */
+export const entryCodes = sqliteTable('entry_codes', {
+  personId: text()
+    .primaryKey()
+    .references(() => people.id, { onDelete: 'cascade' }),
+  hash: text().notNull(),
+  at: time().notNull(),
+  expiresAt: time().notNull(),
+});
+
+/** Places where a person's PIN was right: many wrong ones from elsewhere do not shut them out there. */
+export const signedInFrom = sqliteTable(
+  'signed_in_from',
+  {
+    personId: text()
+      .notNull()
+      .references(() => people.id, { onDelete: 'cascade' }),
+    place: text().notNull(),
+    at: time().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.personId, t.place] })],
+);
+
+/** Wrong PINs of people there are, with where they were tried: limits count them, and the owner is told. */
+export const wrongPins = sqliteTable(
+  'wrong_pins',
+  { id: integer().primaryKey({ autoIncrement: true }), personId: text().notNull(), place: text().notNull(), at: time().notNull() },
+  (t) => [index('wrong_pins_place').on(t.place, t.at), index('wrong_pins_person').on(t.personId, t.at), index('wrong_pins_at').on(t.at)],
+);

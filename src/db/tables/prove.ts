@@ -1,5 +1,6 @@
 import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import { UNIT_KINDS } from '@/core/family/family-name';
+import { ROLES } from '@/core/people/role';
 import { id, time } from './columns';
 import { ofUnit, units } from './units';
 
@@ -27,7 +28,7 @@ export const runs = sqliteTable(
     samples: text({ mode: 'json' }).notNull(),
     analysis: text({ mode: 'json' }),
   },
-  (t) => [index('runs_unit').on(t.unitId, t.startedAt), index('runs_state').on(t.state)],
+  (t) => [index('runs_unit').on(t.unitId, t.startedAt), index('runs_state').on(t.state), index('runs_started').on(t.startedAt)],
 );
 
 /** What a run that goes on has measured so far, piece by piece: all that is left of it when the server stops. */
@@ -63,7 +64,14 @@ export const programmes = sqliteTable(
 
 export const signatures = sqliteTable(
   'signatures',
-  { id: id(), unitId: ofUnit(), personId: text().notNull(), name: text().notNull(), role: text().notNull(), at: time().notNull() },
+  {
+    id: id(),
+    unitId: ofUnit(),
+    personId: text().notNull(),
+    name: text().notNull(),
+    role: text({ enum: ROLES }).notNull(),
+    at: time().notNull(),
+  },
   (t) => [index('signatures_unit').on(t.unitId)],
 );
 

@@ -22,6 +22,7 @@ export const parts = sqliteTable(
     checks: text({ mode: 'json' }).notNull(),
     note: text().notNull(),
     fate: text({ enum: ['refitted', 'replaced', 'binned'] }),
+    allowed: text({ mode: 'json' }),
     goesIn: text({ mode: 'json' }),
   },
   (t) => [index('parts_unit').on(t.unitId)],

@@ -2,9 +2,8 @@ import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-or
 import { UNIT_KINDS } from '@/core/family/family-name';
 import { MATERIALS } from '@/core/family/material';
 import { BORE_OUTCOMES } from '@/core/judge/outcome';
-import { STATIONS } from '@/core/station';
+import { EXITS, STATIONS } from '@/core/station';
 import { PHOTO_KINDS } from '@/core/unit/photo';
-import { EXITS } from '@/core/unit/unit-record';
 import { id, time } from './columns';
 import { people } from './people';
 
@@ -22,8 +21,6 @@ export const jobs = sqliteTable(
       .notNull()
       .references(() => customers.id),
     machine: text().notNull(),
-    complaints: text({ mode: 'json' }).notNull(),
-    complaintText: text().notNull(),
     promisedAt: time().notNull(),
     createdAt: time().notNull(),
   },
@@ -52,8 +49,15 @@ export const units = sqliteTable(
     variantId: text().references(() => familyVariants.id),
     position: text().notNull(),
     identityMarks: text().notNull(),
+    /** What the customer says of this unit; a job may bring several. */
+    complaints: text({ mode: 'json' }).notNull().default([]),
+    complaintText: text().notNull().default(''),
+    /** What happened before, and what the machine has. */
+    before: text({ mode: 'json' }).notNull().default([]),
     material: text({ enum: MATERIALS }).notNull(),
     geometry: text({ mode: 'json' }),
+    /** Second and third pot of a caliper half. */
+    morePots: text({ mode: 'json' }).notNull().default([]),
     pistonDiaMm: real(),
     dueAt: time().notNull(),
     createdAt: time().notNull(),
@@ -70,12 +74,19 @@ export const units = sqliteTable(
     exitAt: time(),
     /** The life before, of one that came back: another row of this table. */
     comesBackFrom: text(),
+    /** Which of the shop's places it is at; null: the first. */
+    branch: text(),
+    /** The place that it is on its way to. */
+    goesTo: text(),
+    /** When it was booked in, the plan had it ready by then at 9 in 10; null where it was not asked. */
+    heldAt: time(),
   },
   (t) => [
     index('units_rack').on(t.exit, t.station, t.dueAt),
     index('units_job').on(t.jobId),
     index('units_exit_at').on(t.exitAt),
     index('units_comes_back').on(t.comesBackFrom),
+    index('units_held').on(t.heldAt, t.exitAt),
   ],
 );
 

@@ -1,4 +1,5 @@
-import type { BenchData } from '@/core/bench/bench-door';
+import type { BenchData } from '@/core/bench/bench-schema';
+import { isHalf } from '@/core/close-up/joining';
 import { holeProblems } from '@/core/pedal-end/hole';
 import { type VacuumSample, vacuumHold } from '@/core/pedal-end/vacuum';
 import { ok, type Result } from '@/core/result';
@@ -10,13 +11,14 @@ import { setupProblems } from '@/core/set/setup';
 import type { Station } from '@/core/station';
 import { factsOf, routeOfUnit } from '@/core/unit/facts-of';
 import type { UnitRecord } from '@/core/unit/unit-record';
+import { otherHalves } from '../close-up/halves';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
-import type { Db } from '../engine/connection';
+import type { Db, Tx } from '../engine/connection';
 import { type Edit, put } from '../engine/edit';
 import { rulesInForce } from '../rules/rules';
 
 /** What is noted as it was seen; what is computed from it is not sent but worked out here. */
-export type Noted = Extract<BenchData, { readonly kind: 'touch' | 'stroked' | 'check-valve' | 'rod-tip' | 'pedal' | 'hole' }>;
+export type Noted = Extract<BenchData, { readonly kind: 'touch' | 'stroked' | 'joined' | 'check-valve' | 'rod-tip' | 'pedal' | 'hole' }>;
 
 /** A note as an edit; its row has the change's id: sent twice it is there once. */
 export const benchEdit = (record: UnitRecord, change: Change, at: number, data: BenchData): Edit =>
@@ -24,10 +26,18 @@ export const benchEdit = (record: UnitRecord, change: Change, at: number, data: 
 
 /** Notes something of a unit at its bench. */
 export const noteAtBench = (db: Db, change: Change, data: Noted): Promise<Result<Changed, ChangeError>> =>
-  changeUnit(db, change, (record, at) => {
-    const objections = objectionsTo(record, data);
+  changeUnit(db, change, async (record, at, tx) => {
+    const objections = [...objectionsTo(record, data), ...(data.kind === 'joined' ? await whyNotWith(tx, record, data.otherTag) : [])];
     return objections.length > 0 ? refused(...objections) : ok([benchEdit(record, change, at, data)]);
   });
+
+const NO_HALF = 'It is not joined to another half: no seal goes between them.';
+
+/** The other half is named on the certificate: it is one of the same job that is here, or nobody says which. */
+const whyNotWith = async (tx: Tx, { unit }: UnitRecord, otherTag: string): Promise<readonly string[]> =>
+  otherTag === '' || (await otherHalves(tx, unit)).includes(otherTag)
+    ? []
+    : [`${otherTag} is not another half of this job that is in the shop: leave it empty if it is not here.`];
 
 const objectionsTo = (record: UnitRecord, data: Noted): readonly string[] => {
   const route = routeOfUnit(record);
@@ -36,10 +46,11 @@ const objectionsTo = (record: UnitRecord, data: Noted): readonly string[] => {
   switch (data.kind) {
     case 'touch':
       return signedOff('close-up');
+    case 'joined':
     case 'stroked': {
       const before = whyNotNow('close-up', route);
       const notIn = whyNotDone('close-up', factsOf(record)).filter((w) => w.code === 'not-in' || w.code === 'not-tightened');
-      return [...before, ...notIn.map(sayWhyNot)];
+      return [...before, ...notIn.map(sayWhyNot), ...(data.kind === 'joined' && !isHalf(record.family, record.tray) ? [NO_HALF] : [])];
     }
     case 'check-valve':
     case 'pedal':

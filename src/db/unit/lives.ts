@@ -5,9 +5,9 @@ import { fail, ok, type Result } from '@/core/result';
 import { type ComebackTally, tallyComebacks } from '@/core/unit/lives';
 import type { SaveError } from '@/core/unit/save-error';
 import { tagNumber, tagOf, type Unit } from '@/core/unit/unit-record';
+import { cachedBy } from '../engine/cached';
+import { unitOfTag } from '../engine/cached-units';
 import type { Db, Reader } from '../engine/connection';
-import { keptBy } from '../engine/kept';
-import { unitOfTag } from '../engine/kept-units';
 import { prepared } from '../engine/prepared';
 import { bags, ruleSets, units, verdicts } from '../tables';
 
@@ -108,5 +108,5 @@ const stampQuery = prepared((db: Reader) =>
 );
 
 /** What came back, read again once one of those units or of their first lives has changed. */
-const keptComebacks = keptBy<Reader, Comebacks>(async (db) => (await stampQuery(db).execute())[0]?.stamp ?? '', readComebacks);
-export const comebacks = (db: Reader): Promise<Comebacks> => keptComebacks(db, '');
+const cachedComebacks = cachedBy<Reader, Comebacks>(async (db) => (await stampQuery(db).execute())[0]?.stamp ?? '', readComebacks);
+export const comebacks = (db: Reader): Promise<Comebacks> => cachedComebacks(db, '');

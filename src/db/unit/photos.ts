@@ -1,27 +1,20 @@
 import { createHash } from 'node:crypto';
-import { mkdir, readdir, rename, rm, writeFile } from 'node:fs/promises';
-import { join } from 'node:path';
 import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
 import { fail, ok, type Result } from '@/core/result';
 import type { Photo, PhotoSubject } from '@/core/unit/photo';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
-import { type Db, dataFolder, type Reader } from '../engine/connection';
+import type { Db, Reader } from '../engine/connection';
 import { put } from '../engine/edit';
+import { type PhotoSize, photoName, photoStore } from '../photo/photo-store';
 import { photos } from '../tables';
 
 /** Longest sides that are kept, pixels: the picture, and its small form for lists. */
-const SIDES_PX = { full: 1600, small: 320 } as const;
-export type PhotoSize = keyof typeof SIDES_PX;
+const SIDES_PX: Readonly<Record<PhotoSize, number>> = { full: 1600, small: 320 };
 const MOST_PIXELS = 60_000_000;
 /** What a camera or a scanner makes; drawings that can carry scripts are not among them. */
 const FORMATS: readonly string[] = ['jpeg', 'png', 'webp', 'heif', 'tiff', 'gif'];
-
-const photoFolder = (): string => join(dataFolder(), 'photos');
-/** Where a photo's bytes lie: by the hash of what was re-encoded, outside any served folder. */
-export const photoFile = (hash: string, size: PhotoSize = 'full'): string =>
-  join(photoFolder(), `${hash}${size === 'small' ? '.small' : ''}.webp`);
 
 export type NewPhoto = {
   readonly caption: string;
@@ -85,10 +78,10 @@ export async function storePhoto(bytes: Uint8Array): Promise<Result<string, stri
   const [full, small] = await Promise.all([encoded(buffer, SIDES_PX.full), encoded(buffer, SIDES_PX.small)]);
   if (full === undefined || small === undefined) return fail('That picture is damaged or cut off: it is not taken.');
   const hash = createHash('sha256').update(full).digest('hex');
-  await mkdir(photoFolder(), { recursive: true });
+  const store = photoStore();
   // The small one first: where the whole picture is there, both are.
-  await writeWhole(photoFile(hash, 'small'), small);
-  await writeWhole(photoFile(hash), full);
+  await store.put(photoName(hash, 'small'), small);
+  await store.put(photoName(hash), full);
   return ok(hash);
 }
 
@@ -100,25 +93,15 @@ const encoded = (buffer: Buffer, sidePx: number): Promise<Buffer | undefined> =>
     .toBuffer()
     .catch(() => undefined);
 
-/** Written beside and renamed, so that a crash leaves no half picture under a whole one's name. */
-const writeWhole = async (file: string, bytes: Buffer): Promise<void> => {
-  await writeFile(`${file}.part`, bytes);
-  await rename(`${file}.part`, file);
-};
-
 /** Removes a picture that nothing refers to. */
 const forget = async (db: Db, hash: string): Promise<void> => {
   const [used] = await db.select({ id: photos.id }).from(photos).where(eq(photos.hash, hash)).limit(1);
-  if (used === undefined) await Promise.all([rm(photoFile(hash), { force: true }), rm(photoFile(hash, 'small'), { force: true })]);
+  const store = photoStore();
+  if (used === undefined) await Promise.all([store.drop(photoName(hash)), store.drop(photoName(hash, 'small'))]);
 };
 
-/** Removes what a crash left half written. Called once, before anything is taken in. */
-export const sweepPhotos = async (): Promise<void> => {
-  const files = await readdir(photoFolder()).catch(() => []);
-  await Promise.all(files.filter((f) => f.endsWith('.part')).map((f) => rm(join(photoFolder(), f), { force: true })));
-};
-
-export const photoHash = async (db: Reader, id: string): Promise<string | undefined> => {
+/** The bytes of a photo; undefined when there is none, or it is gone. @throws what its store says */
+export const photoBytes = async (db: Reader, id: string, size: PhotoSize): Promise<Uint8Array | undefined> => {
   const [row] = await db.select({ hash: photos.hash }).from(photos).where(eq(photos.id, id));
-  return row?.hash;
+  return row === undefined ? undefined : photoStore().get(photoName(row.hash, size));
 };

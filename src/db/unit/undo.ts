@@ -1,10 +1,11 @@
 import { eq } from 'drizzle-orm';
 import { ok, type Result } from '@/core/result';
 import { undoable } from '@/core/unit/history';
-import { type Change, type Changed, type ChangeError, changeUnit, refused, rowsById } from '../engine/change-unit';
+import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db, Tx } from '../engine/connection';
 import { drop, type Edit, put } from '../engine/edit';
 import { changesIn, type RowChange, rowAsItWas } from '../engine/event-payload';
+import { rowsById } from '../engine/rows-by-id';
 import type { Row, TrackedName } from '../records/registry';
 import { onShelf } from '../store/stock';
 import { unitEvents } from '../tables';

@@ -73,6 +73,8 @@ export type OpenWait = {
   readonly id: string;
   readonly unitId: string;
   readonly tagNo: number;
+  /** Of the unit. */
+  readonly branch: string | null;
   readonly label: string;
   readonly endsAt: number;
   readonly rung: boolean;
@@ -92,6 +94,7 @@ const openQuery = prepared((db: Reader) =>
       id: timers.id,
       unitId: units.id,
       tagNo: units.tagNo,
+      branch: units.branch,
       label: timers.label,
       endsAt: timers.endsAt,
       rungAt: timers.rungAt,

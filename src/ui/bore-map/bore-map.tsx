@@ -1,29 +1,24 @@
 'use client';
 
-import { memo, type PointerEvent, type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
+import { memo, type ReactNode, useMemo, useRef, useState } from 'react';
+import type { Gauged } from '@/core/bore-map/gauged';
+import { closeTo, MAP_WIDTH, type MapView, mapScale, snapped, wholeBore, zoomed } from '@/core/bore-map/map-scale';
+import type { Patch } from '@/core/bore-map/patch';
+import type { FixedPoint, Lies } from '@/core/bore-map/underlay';
 import type { Geometry } from '@/core/family/geometry';
 import type { Lane } from '@/core/family/lane';
-import type { FixedPoint } from '@/core/judge/underlay';
 import { sayLength } from '@/core/quantity/say';
-import type { Units } from '@/core/quantity/units';
 import { late } from '../shell/late';
-import type { Gauged } from './gauged';
+import { useUnits } from '../shell/units-context';
 import { Loupe } from './loupe';
 import { MapDefs, MapGround } from './map-ground';
-import { type MapMark, MapMarks, type Patch } from './map-marks';
-import { closeTo, MAP_WIDTH, type MapView, mapScale, panned, snapped, wholeBore, zoomed } from './map-scale';
-import { patchOf, useMapKeys } from './use-map-keys';
+import { type MapMark, MapMarks } from './map-marks';
+import { useMapGestures } from './use-map-gestures';
+import { useMapKeys } from './use-map-keys';
 
 const LaidPhoto = late(async () => (await import('./laid-photo')).LaidPhoto);
 const Ground = memo(MapGround);
 const Marks = memo(MapMarks);
-
-type Drag = {
-  readonly how: 'draw' | 'pan';
-  readonly from: readonly [number, number];
-  readonly to: readonly [number, number];
-  readonly view: MapView;
-};
 
 /** The bore unrolled: depth across, clock down, cut along the top so that the bottom lies in the middle. A drag marks a place; the wheel zooms, a drag with Shift or the right button pans. */
 export function BoreMap({
@@ -31,7 +26,6 @@ export function BoreMap({
   lanes,
   marks,
   gauged,
-  units,
   chosen,
   onChoose,
   onDraw,
@@ -45,7 +39,6 @@ export function BoreMap({
   readonly lanes: readonly Lane[];
   readonly marks: readonly MapMark[];
   readonly gauged: Gauged;
-  readonly units: Units;
   readonly chosen: string | undefined;
   readonly onChoose: (id: string) => void;
   /** These are absent where nothing may be drawn. */
@@ -53,7 +46,7 @@ export function BoreMap({
   readonly onMove?: ((id: string, patch: Patch) => void) | undefined;
   readonly onRemove?: ((id: string) => void) | undefined;
   /** Laid under the map. */
-  readonly photo?: { readonly src: string; readonly points: readonly FixedPoint[] } | undefined;
+  readonly photo?: { readonly src: string; readonly lies: Lies } | undefined;
   /** Takes the place of drawing while a photo is being laid: a press puts the chosen pin there. */
   readonly pins?:
     | { readonly points: readonly FixedPoint[]; readonly at: number; readonly onPlace: (xMm: number, clockDeg: number) => void }
@@ -61,59 +54,23 @@ export function BoreMap({
   /** Beside the zoom buttons. */
   readonly children?: ReactNode;
 }) {
+  const units = useUnits();
   const { lengthMm } = geometry;
   const svg = useRef<SVGSVGElement>(null);
   const [view, setView] = useState(() => wholeBore(lengthMm));
   const scale = useMemo(() => mapScale(view), [view]);
-  const [drag, setDrag] = useState<Drag>();
   const [loupe, setLoupe] = useState(true);
   const whole = view.x1Mm - view.x0Mm > lengthMm - 1e-6;
   const zoom = (by: number, [mm, deg]: readonly [number, number]): void =>
     setView((v) => (by === 0 ? wholeBore(lengthMm) : zoomed(v, lengthMm, by, mm, deg)));
   const mark = marks.find((m) => m.id === chosen);
   const keys = useMapKeys({ lengthMm, marks, chosen, onChoose, onDraw, onMove, onRemove, onZoom: zoom });
-  const place = (e: { readonly clientX: number; readonly clientY: number }): readonly [number, number] => {
-    const box = (svg.current as SVGSVGElement).getBoundingClientRect();
-    return [scale.mmAt(((e.clientX - box.left) / box.width) * MAP_WIDTH), scale.degAt(((e.clientY - box.top) / box.height) * scale.height)];
-  };
-  // React listens to the wheel passively; a map that zooms must keep the page where it is.
-  useEffect(() => {
-    const map = svg.current as SVGSVGElement;
-    const wheel = (e: WheelEvent): void => {
-      if (!e.ctrlKey && whole && e.deltaY > 0) return;
-      e.preventDefault();
-      const at = place(e);
-      setView((v) => zoomed(v, lengthMm, Math.exp(-e.deltaY / 400), at[0], at[1]));
-    };
-    map.addEventListener('wheel', wheel, { passive: false });
-    return () => map.removeEventListener('wheel', wheel);
-  });
-  const begin = (e: PointerEvent): void => {
-    const from = place(e);
-    if (pins !== undefined) {
-      const [mm, deg] = snapped(from[0], from[1], lengthMm);
-      pins.onPlace(mm, deg);
-      return;
-    }
-    const how = e.shiftKey || e.button !== 0 || onDraw === undefined ? 'pan' : 'draw';
-    e.currentTarget.setPointerCapture(e.pointerId);
-    setDrag({ how, from, to: from, view });
-  };
-  const go = (e: PointerEvent): void => {
-    if (drag === undefined) return;
-    const to = place(e);
-    if (drag.how === 'draw') setDrag({ ...drag, to });
-    else setView((v) => panned(v, lengthMm, drag.from[0] - to[0], drag.from[1] - to[1]));
-  };
-  const drawn = (to: readonly [number, number]): Patch | undefined =>
-    drag?.how === 'draw' ? patchOf(snapped(drag.from[0], drag.from[1], lengthMm), snapped(to[0], to[1], lengthMm)) : undefined;
-  const end = (e: PointerEvent): void => {
-    // The stroke ends where the finger lifts: the last move may not have been drawn yet.
-    const patch = drawn(place(e));
-    if (patch !== undefined && patch.x1Mm - patch.x0Mm >= 0.2) onDraw?.(patch);
-    setDrag(undefined);
-  };
-  const growing = drag === undefined ? keys.growing : drawn(drag.to);
+  const drawn = useMapGestures(
+    svg,
+    { scale, view, lengthMm, setView },
+    { onDraw, onPress: pins && (([mm, deg]) => pins.onPlace(...snapped(mm, deg, lengthMm))) },
+  );
+  const growing = drawn ?? keys.growing;
   return (
     <div>
       <div
@@ -125,16 +82,13 @@ export function BoreMap({
         className="peer bore-map relative overflow-hidden border border-line bg-sheet"
         onKeyDown={keys.onKeyDown}
       >
-        {photo !== undefined && <LaidPhoto {...photo} scale={scale} />}
+        {photo !== undefined && <LaidPhoto {...photo} scale={scale} geometry={geometry} />}
         <svg
           ref={svg}
           viewBox={`0 0 ${MAP_WIDTH} ${scale.height}`}
           aria-hidden="true"
           className={`relative block h-auto w-full touch-none ${onDraw === undefined ? 'cursor-grab' : 'cursor-crosshair'}`}
           onContextMenu={(e) => e.preventDefault()}
-          onPointerDown={begin}
-          onPointerMove={go}
-          onPointerUp={end}
         >
           <MapDefs scale={scale} />
           <Ground
@@ -159,7 +113,7 @@ export function BoreMap({
           <g className="map-cross" stroke="var(--red)" pointerEvents="none">
             <path d={`M${scale.x(keys.at[0]) - 9} ${scale.y(keys.at[1])}h18m-9 -9v18`} strokeWidth="1.5" />
           </g>
-          {mark !== undefined && loupe && drag === undefined && pins === undefined && (
+          {mark !== undefined && loupe && drawn === undefined && pins === undefined && (
             <Loupe scale={scale} mark={mark} marks={marks} geometry={geometry} lanes={lanes} gauged={gauged} units={units} />
           )}
           {pins?.points.map((p, i) => (

@@ -1,96 +1,81 @@
 'use client';
 
-import { useState } from 'react';
-import type { FixedPoint } from '@/core/judge/underlay';
+import type { Patch } from '@/core/bore-map/patch';
+import { type Lies, startLies } from '@/core/bore-map/underlay';
+import type { Geometry } from '@/core/family/geometry';
 import type { Photo } from '@/core/unit/photo';
 import { Choices } from '../field/choices';
+import { DownBorePhoto } from './down-bore-photo';
+import type { MapMark } from './map-marks';
+import { WallPhoto } from './wall-photo';
 
-/** Lays a photo under the map: a pin is put on the photo, and on the map where that place lies in the bore. */
+/** A photo that is being laid, and the pin of it that is in hand. */
+export type Laying = { readonly photoId: string; readonly lies: Lies; readonly pin: number };
+
+/** Lays a photo under the map: one of the wall by four pins, one that looks down the bore by two rings. */
 export function LayPhoto({
   photos,
-  photoId,
-  points,
-  at,
-  onPhoto,
-  onPin,
-  onAt,
+  laying: { photoId, lies, pin },
+  geometry,
+  marks,
+  onLaying,
+  onDraw,
   onDone,
-  onTakeAway,
 }: {
   readonly photos: readonly Photo[];
-  readonly photoId: string;
-  readonly points: readonly FixedPoint[];
-  readonly at: number;
-  readonly onPhoto: (id: string) => void;
-  readonly onPin: (u: number, v: number) => void;
-  readonly onAt: (pin: number) => void;
-  readonly onDone: () => void;
-  readonly onTakeAway: () => void;
+  readonly laying: Laying;
+  readonly geometry: Geometry;
+  readonly marks: readonly MapMark[];
+  readonly onLaying: (news: Partial<Laying>) => void;
+  readonly onDraw: ((patch: Patch) => void) | undefined;
+  readonly onDone: (laid: 'so' | 'none') => void;
 }) {
-  const [large, setLarge] = useState(false);
   return (
-    <section className="mt-2 border border-line bg-sheet p-3">
-      <p className="mb-2">
-        Choose a pin; press its place on the photo, then on the map where that place lies in the bore. Edges of ports and the mouth serve
-        best.
-      </p>
+    <section className="mt-2 border border-line bg-sheet p-3" aria-label="Lay a photo">
       <div className="mb-2 flex flex-wrap gap-2">
         <Choices
-          label="Pin"
-          options={points.map((_, i) => ({ value: String(i), text: String(i + 1) }))}
-          value={String(at)}
-          onPick={(pin) => onAt(Number(pin))}
+          label="How it was taken"
+          options={[
+            { value: 'wall', text: 'of the wall' },
+            { value: 'down-bore', text: 'straight down the bore' },
+          ]}
+          value={lies.kind}
+          onPick={(kind) => onLaying({ lies: startLies(kind, geometry.lengthMm), pin: 0 })}
         />
-        <select className="field w-auto" aria-label="Photo" value={photoId} onChange={(e) => onPhoto(e.target.value)}>
+        <select className="field w-auto" aria-label="Photo" value={photoId} onChange={(e) => onLaying({ photoId: e.target.value })}>
           {photos.map((p, i) => (
             <option key={p.id} value={p.id}>
               {p.caption === '' ? `photo ${i + 1}` : p.caption}
             </option>
           ))}
         </select>
-        <button type="button" className="btn-quiet" onClick={() => setLarge(!large)}>
-          {large ? 'Smaller' : 'Larger'}
-        </button>
       </div>
-      <div className={`relative ${large ? 'w-full' : 'w-80 max-w-full'}`}>
-        {/* biome-ignore lint/performance/noImgElement: pins are put on it by share of its size */}
-        <img src={`/photos/${photoId}`} alt="To be laid under the map" className="block w-full" draggable={false} />
-        <button
-          type="button"
-          aria-label={`Put pin ${at + 1} on the photo`}
-          className="absolute inset-0 cursor-crosshair"
-          onPointerDown={(e) => {
-            const box = e.currentTarget.getBoundingClientRect();
-            onPin((e.clientX - box.left) / box.width, (e.clientY - box.top) / box.height);
-          }}
-          onKeyDown={(e) => {
-            const way = ({ ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] } as const)[e.key];
-            const p = points[at];
-            if (way === undefined || p === undefined) return;
-            e.preventDefault();
-            onPin(within(p.u + way[0] * 0.01), within(p.v + way[1] * 0.01));
-          }}
+      {lies.kind === 'wall' ? (
+        <WallPhoto
+          src={`/photos/${photoId}`}
+          points={lies.points}
+          pin={pin}
+          onPin={(next) => onLaying({ pin: next })}
+          onPoints={(points) => onLaying({ lies: { kind: 'wall', points } })}
         />
-        {points.map((p, i) => (
-          <span
-            key={i}
-            className={`pointer-events-none absolute -m-[10px] size-5 border bg-sheet text-center text-[11px] leading-[18px] font-bold ${i === at ? 'border-2 border-act' : 'border-ink'}`}
-            style={{ left: `${p.u * 100}%`, top: `${p.v * 100}%` }}
-          >
-            {i + 1}
-          </span>
-        ))}
-      </div>
+      ) : (
+        <DownBorePhoto
+          src={`/photos/${photoId}`}
+          lies={lies}
+          geometry={geometry}
+          marks={marks}
+          onLies={(next) => onLaying({ lies: { kind: 'down-bore', ...next } })}
+          onDraw={onDraw}
+        />
+      )}
       <div className="mt-2 flex gap-2">
-        <button type="button" className="btn" onClick={onDone}>
+        <button type="button" className="btn" onClick={() => onDone('so')}>
           Lay it so
         </button>
-        <button type="button" className="btn-quiet" onClick={onTakeAway}>
+        <button type="button" className="btn-quiet" onClick={() => onDone('none')}>
           No photo
         </button>
       </div>
     </section>
   );
 }
-
-const within = (share: number): number => Math.min(1, Math.max(0, share));

@@ -1,8 +1,9 @@
 import type { ComponentProps } from 'react';
+import { LOUPE, loupeView, MAP_WIDTH, type MapScale, mapScale } from '@/core/bore-map/map-scale';
+import { piecesOf } from '@/core/bore-map/patch';
 import { sayLength } from '@/core/quantity/say';
 import { MapGround } from './map-ground';
-import { type MapMark, MapMarks, piecesOf } from './map-marks';
-import { LOUPE, loupeView, MAP_WIDTH, type MapScale, mapScale } from './map-scale';
+import { type MapMark, MapMarks } from './map-marks';
 
 /** The chosen mark made large in the half of the map where it does not lie, with how far it reaches along and around. Nothing when the map is as close already. */
 export function Loupe({

@@ -1,9 +1,9 @@
+import type { Gauged } from '@/core/bore-map/gauged';
+import type { MapScale } from '@/core/bore-map/map-scale';
 import type { Geometry } from '@/core/family/geometry';
 import type { Lane } from '@/core/family/lane';
 import { sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
-import type { Gauged } from './gauged';
-import type { MapScale } from './map-scale';
 
 /** What lies under the marks: lanes with their parked bands, ports, gauged depths, clock and depth lines. */
 export function MapGround({

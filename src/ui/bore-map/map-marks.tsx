@@ -1,9 +1,15 @@
 import { memo } from 'react';
+import type { MapScale } from '@/core/bore-map/map-scale';
+import { type Patch, piecesOf } from '@/core/bore-map/patch';
 import type { BoreOutcome } from '@/core/judge/outcome';
-import type { MapScale } from './map-scale';
 
-export type Patch = { readonly x0Mm: number; readonly x1Mm: number; readonly clock0Deg: number; readonly clock1Deg: number };
-export type MapMark = Patch & { readonly id: string; readonly name: string; readonly outcome: BoreOutcome | null };
+export type MapMark = Patch & {
+  readonly id: string;
+  readonly name: string;
+  readonly outcome: BoreOutcome | null;
+  /** Measured before the bore was cut, and not looked at since. */
+  readonly unseen: boolean;
+};
 
 /** The marks, each filled with the pattern of what it is judged. */
 export function MapMarks({
@@ -60,10 +66,10 @@ const MapMarkShape = memo(
             y={cy - h / 2}
             width={w}
             height={h}
-            fill={fillOf(m.outcome)}
+            fill={m.unseen ? 'none' : fillOf(m.outcome)}
             stroke={chosen ? 'var(--act)' : 'var(--ink)'}
             strokeWidth={chosen ? 3 : 1.2}
-            strokeDasharray={m.outcome === 'undecided' ? '4 3' : undefined}
+            strokeDasharray={m.unseen ? '1.5 3' : m.outcome === 'undecided' ? '4 3' : undefined}
           />
         );
       })}
@@ -76,6 +82,7 @@ const MapMarkShape = memo(
         fill={chosen ? 'var(--act)' : 'var(--ink)'}
       >
         {m.name}
+        {m.unseen && ' before the cut'}
       </text>
     </g>
   ),
@@ -84,23 +91,13 @@ const MapMarkShape = memo(
     a.chosen === b.chosen &&
     a.onChoose === b.onChoose &&
     a.m.outcome === b.m.outcome &&
+    a.m.unseen === b.m.unseen &&
     a.m.name === b.m.name &&
     a.m.x0Mm === b.m.x0Mm &&
     a.m.x1Mm === b.m.x1Mm &&
     a.m.clock0Deg === b.m.clock0Deg &&
     a.m.clock1Deg === b.m.clock1Deg,
 );
-
-/** A mark across the top is cut in two on the map. */
-export const piecesOf = <P extends Patch>(m: P): readonly P[] => {
-  const [from, to] = [((m.clock0Deg % 360) + 360) % 360, ((m.clock1Deg % 360) + 360) % 360];
-  return to >= from
-    ? [{ ...m, clock0Deg: from, clock1Deg: to }]
-    : [
-        { ...m, clock0Deg: from, clock1Deg: 360 },
-        { ...m, clock0Deg: 0, clock1Deg: to },
-      ];
-};
 
 const fillOf = (outcome: BoreOutcome | null): string => {
   switch (outcome) {

@@ -1,56 +1,55 @@
 'use client';
 
 import { type ComponentProps, useState } from 'react';
-import type { LayPhoto as LayPhotoSent } from '@/core/judge/judge-doors';
-import type { Underlay } from '@/core/judge/underlay';
-import { type FixedPoint, startPoints } from '@/core/judge/underlay';
+import { layPhotoAction } from '@/app/actions/judge';
+import { type FixedPoint, type Lies, startLies, type Underlay } from '@/core/bore-map/underlay';
+import { potAsked } from '@/core/family/pots';
 import type { Photo } from '@/core/unit/photo';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import { late } from '../shell/late';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { useStation } from '../unit/station-context';
 import { BoreMap } from './bore-map';
+import type { Laying } from './lay-photo';
 
 const LayPhoto = late(async () => (await import('./lay-photo')).LayPhoto);
 
-type Laying = { readonly photoId: string; readonly points: readonly FixedPoint[]; readonly at: number };
-
 /** The bore map with the photo that lies under it, and the way to lay one. */
 export function MapWithPhoto({
-  target,
-  tag,
   photos,
   underlay,
-  layPhoto,
   sheet,
-  open,
   ...map
 }: Omit<ComponentProps<typeof BoreMap>, 'photo' | 'pins' | 'children'> & {
-  readonly target: UnitTarget;
-  readonly tag: string;
   readonly photos: readonly Photo[];
   readonly underlay: Underlay | null;
-  readonly layPhoto: SaveAction<LayPhotoSent>;
   /** Where the verdict stands on paper, once it is saved. */
   readonly sheet: string | undefined;
-  readonly open: boolean;
 }) {
-  const { save, saving, acceptTheirs } = useSave(layPhoto, target);
+  const { tag, open, pot } = useStation();
+  const { save, saving, decide } = useSave(layPhotoAction);
   const [laying, setLaying] = useState<Laying>();
   const [hidden, setHidden] = useState(false);
   const shown = laying ?? (hidden ? null : underlay);
-  const pin = (news: Partial<FixedPoint>): void =>
-    setLaying((l) => l && { ...l, points: l.points.map((p, i) => (i === l.at ? { ...p, ...news } : p)) });
-  const keep = (laid: Omit<Laying, 'at'> | null): void => {
+  const change = (news: Partial<Laying>): void => setLaying((l) => l && { ...l, ...news });
+  const done = (laid: 'so' | 'none'): void => {
     setLaying(undefined);
-    void save({ laid });
+    if (laying !== undefined) void save({ pot, laid: laid === 'none' ? null : { photoId: laying.photoId, lies: laying.lies } });
   };
   return (
     <>
       <BoreMap
         {...map}
-        photo={shown === null ? undefined : { src: `/photos/${shown.photoId}`, points: shown.points }}
-        pins={laying && { points: laying.points, at: laying.at, onPlace: (xMm, clockDeg) => pin({ xMm, clockDeg }) }}
+        photo={shown === null ? undefined : { src: `/photos/${shown.photoId}`, lies: shown.lies }}
+        pins={
+          laying?.lies.kind === 'wall'
+            ? {
+                points: laying.lies.points,
+                at: laying.pin,
+                onPlace: (xMm, clockDeg) => change({ lies: pinned(laying, { xMm, clockDeg }) }),
+              }
+            : undefined
+        }
       >
         {open && photos.length > 0 && laying === undefined && (
           <button
@@ -59,8 +58,8 @@ export function MapWithPhoto({
             onClick={() =>
               setLaying({
                 photoId: underlay?.photoId ?? (photos[0] as Photo).id,
-                points: underlay?.points ?? startPoints(map.geometry.lengthMm),
-                at: 0,
+                lies: underlay?.lies ?? startLies('wall', map.geometry.lengthMm),
+                pin: 0,
               })
             }
           >
@@ -82,7 +81,7 @@ export function MapWithPhoto({
             <a
               key={kind}
               className="inline-flex min-h-[44px] items-center font-bold text-act uppercase"
-              href={`/api/v1/units/${tag}/bore-map.${kind}`}
+              href={`/api/v1/units/${tag}/bore-map.${kind}${potAsked(pot)}`}
               download
             >
               {kind}
@@ -93,15 +92,19 @@ export function MapWithPhoto({
       {laying !== undefined && (
         <LayPhoto
           photos={photos}
-          {...laying}
-          onPhoto={(photoId) => setLaying({ ...laying, photoId })}
-          onPin={(u, v) => pin({ u, v })}
-          onAt={(at) => setLaying({ ...laying, at })}
-          onDone={() => keep({ photoId: laying.photoId, points: laying.points })}
-          onTakeAway={() => keep(null)}
+          laying={laying}
+          geometry={map.geometry}
+          marks={map.marks}
+          onLaying={change}
+          onDraw={map.onDraw}
+          onDone={done}
         />
       )}
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <SaveNote saving={saving} onDecide={decide} />
     </>
   );
 }
+
+/** The pin in hand put where it lies in the bore. */
+const pinned = ({ lies, pin }: Laying, place: Pick<FixedPoint, 'xMm' | 'clockDeg'>): Lies =>
+  lies.kind === 'wall' ? { ...lies, points: lies.points.map((p, i) => (i === pin ? { ...p, ...place } : p)) } : lies;

@@ -1,6 +1,7 @@
 import { type KeyboardEvent, useState } from 'react';
-import type { MapMark, Patch } from './map-marks';
-import { snapped } from './map-scale';
+import { snapped } from '@/core/bore-map/map-scale';
+import { type Patch, patchOf } from '@/core/bore-map/patch';
+import type { MapMark } from './map-marks';
 
 type Place = readonly [mm: number, deg: number];
 
@@ -76,11 +77,3 @@ export function useMapKeys({
 }
 
 const round = (mm: number): number => Math.round(mm * 10) / 10;
-
-/** What two places span: a tenth of a millimetre and a degree at least. */
-export const patchOf = (a: Place, b: Place): Patch => ({
-  x0Mm: Math.min(a[0], b[0]),
-  x1Mm: Math.max(a[0], b[0]),
-  clock0Deg: Math.min(a[1], b[1]),
-  clock1Deg: Math.max(a[1], b[1]),
-});

@@ -2,39 +2,34 @@
 
 import { TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
+import { treatAction } from '@/app/actions/strip';
 import type { CleaningAdvice, Drilling } from '@/core/clean/cleaning';
+import { fixed } from '@/core/quantity/figure';
 import { sayLength } from '@/core/quantity/say';
 import { sayFullDate } from '@/core/quantity/say-time';
-import type { Units } from '@/core/quantity/units';
-import type { Treat } from '@/core/strip/strip-doors';
 import type { Treatment } from '@/core/strip/treatment';
 import { lookedAgain, METHODS, type MethodName, toRinse } from '@/core/strip/treatment';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { useUnits } from '../shell/units-context';
+import { useStation } from '../unit/station-context';
 
 /** How this body is cleaned, what must be seen open, and what was done; rinsing and looking again are signed here. */
 export function Clean({
-  target,
   advice,
   drillings,
   treatments,
   judged,
-  units,
-  treat,
-  open,
 }: {
-  readonly target: UnitTarget;
   readonly advice: readonly CleaningAdvice[];
   readonly drillings: readonly Drilling[];
   readonly treatments: readonly Treatment[];
   /** It has a bore that will be judged. */
   readonly judged: boolean;
-  readonly units: Units;
-  readonly treat: SaveAction<Treat>;
-  readonly open: boolean;
 }) {
-  const { save, saving, acceptTheirs } = useSave(treat, target, 'adds');
+  const units = useUnits();
+  const { open } = useStation();
+  const { save, saving, decide } = useSave(treatAction, 'adds');
   const done = (method: MethodName, drilling: string | null = null, note = ''): void =>
     void save({ method, state: null, pressureBar: null, minutes: null, result: 'done', note, drilling });
   const petroleum = toRinse(treatments);
@@ -42,7 +37,7 @@ export function Clean({
   const looked = lookedAgain(treatments);
   return (
     <div className="grid gap-4">
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <SaveNote saving={saving} onDecide={decide} />
       <section className="grid gap-2">
         <Sign
           need={petroleum.length > 0}
@@ -112,7 +107,7 @@ export function Clean({
               return (
                 <li key={d.id} className="flex items-center gap-3 border-b border-hair p-2 last:border-b-0">
                   <span className="min-w-0 flex-1">
-                    <b>{d.name}</b>, ⌀ {sayLength(d.diaMm, units)} {units.length}: wire of <b>{d.wireMm.toFixed(2)} mm</b>, soft, pushed
+                    <b>{d.name}</b>, ⌀ {sayLength(d.diaMm, units)} {units.length}: wire of <b>{fixed(d.wireMm, 2)} mm</b>, soft, pushed
                     through and not turned
                   </span>
                   {cleared === undefined ? (
@@ -195,8 +190,8 @@ function Log({ treatments }: { readonly treatments: readonly Treatment[] }) {
 }
 
 /** At Judge: whoever looks again says so there too. */
-export function LookedAgain({ target, treat }: { readonly target: UnitTarget; readonly treat: SaveAction<Treat> }) {
-  const { save, saving, acceptTheirs } = useSave(treat, target, 'adds');
+export function LookedAgain() {
+  const { save, saving, decide } = useSave(treatAction, 'adds');
   return (
     <div className="mb-3">
       <Sign
@@ -208,7 +203,7 @@ export function LookedAgain({ target, treat }: { readonly target: UnitTarget; re
           void save({ method: 'looked-again', state: null, pressureBar: null, minutes: null, result: 'done', note: '', drilling: null })
         }
       />
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <SaveNote saving={saving} onDecide={decide} />
     </div>
   );
 }

@@ -1,30 +1,27 @@
 'use client';
 
 import { useState } from 'react';
-import type { NoteTorque } from '@/core/close-up/close-up-doors';
+import { noteTorqueAction } from '@/app/actions/close-up';
 import type { Torque } from '@/core/close-up/fastening';
-import type { Fastened } from '@/core/strip/tray-door';
+import type { Fastened } from '@/core/strip/tray-schema';
 import { Choices } from '../field/choices';
-import { SaveNote } from '../save/save-note';
-import { useSave } from '../save/use-save';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { TextField } from '../field/text-field';
+import { ActionFormFrame } from '../form/action-form';
+import { fieldsOf } from '../form/fields';
+import { useUnitForm } from '../form/use-action-form';
 
 /** How a screw is tightened: to the manual's figure, entered once for its fitment, or by feel with why. */
 export function Fasten({
-  target,
   slotId,
   name,
   torque,
-  noteTorque,
   busy,
   home,
   onDone,
 }: {
-  readonly target: UnitTarget;
   readonly slotId: string;
   readonly name: string;
   readonly torque: Torque | null;
-  readonly noteTorque: SaveAction<NoteTorque>;
   readonly busy: boolean;
   readonly home: string;
   readonly onDone: (fastened: Fastened) => void;
@@ -43,7 +40,7 @@ export function Fasten({
           { value: 'by-feel', text: 'By feel' },
         ]}
       />
-      {how === 'torque' && torque === null && <EnterTorque target={target} slotId={slotId} name={name} noteTorque={noteTorque} />}
+      {how === 'torque' && torque === null && <EnterTorque slotId={slotId} name={name} />}
       {how === 'torque' && torque !== null && (
         <>
           <p>
@@ -65,11 +62,8 @@ export function Fasten({
           <p className="border-l-4 border-amber pl-3">
             By feel is recorded as such, and printed on the certificate. The manual’s figure goes before.
           </p>
-          <label className="label mb-0">
-            Why it is not by torque
-            <input className="field text-ink" value={reason} onChange={(e) => setReason(e.target.value)} />
-          </label>
-          <Hand value={hand} onPick={setHand} />
+          <TextField label="Why it is not by torque" value={reason} onSay={setReason} />
+          <Choices label="Thread" value={hand} onPick={setHand} options={HANDS} />
           <button
             type="button"
             className="btn w-fit"
@@ -87,58 +81,29 @@ export function Fasten({
 const LeftHand = ({ hand }: { readonly hand: Torque['hand'] }) =>
   hand === 'left' && <p className="border-l-4 border-red pl-3 font-bold">Left-hand thread: it tightens anticlockwise.</p>;
 
-const Hand = ({ value, onPick }: { readonly value: Torque['hand']; readonly onPick: (hand: Torque['hand']) => void }) => (
-  <Choices
-    label="Thread"
-    value={value}
-    onPick={onPick}
-    options={[
-      { value: 'right', text: 'right-hand thread' },
-      { value: 'left', text: 'left-hand thread' },
-    ]}
-  />
-);
+const HANDS = [
+  { value: 'right', text: 'right-hand thread' },
+  { value: 'left', text: 'left-hand thread' },
+] as const;
+
+type Entered = { readonly nm: number | null; readonly hand: Torque['hand']; readonly source: string };
+const { Text, Amount, Choice } = fieldsOf<Entered>();
 
 /** A manual's figure is entered once for a fitment; the next unit of it has it already. */
-function EnterTorque({
-  target,
-  slotId,
-  name,
-  noteTorque,
-}: {
-  readonly target: UnitTarget;
-  readonly slotId: string;
-  readonly name: string;
-  readonly noteTorque: SaveAction<NoteTorque>;
-}) {
-  const { save, saving, acceptTheirs } = useSave(noteTorque, target);
-  const [nm, setNm] = useState('');
-  const [hand, setHand] = useState<Torque['hand']>('right');
-  const [source, setSource] = useState('');
-  const value = Number(nm.replace(',', '.'));
+function EnterTorque({ slotId, name }: { readonly slotId: string; readonly name: string }) {
+  const saving = useUnitForm(noteTorqueAction, { nm: null, hand: 'right', source: '' } as Entered, (values) => ({
+    slotId,
+    ...values,
+    nm: values.nm ?? Number.NaN,
+  }));
   return (
-    <div className="grid gap-2">
+    <ActionFormFrame of={saving} submit="Keep this torque" quiet className="grid gap-2">
       <p>No torque is known for the {name} of this fitment yet. Take it from the manual; it is kept for the next one.</p>
       <div className="flex flex-wrap items-end gap-2">
-        <label className="label mb-0 w-24">
-          Torque, Nm
-          <input className="field text-ink" inputMode="decimal" value={nm} onChange={(e) => setNm(e.target.value)} />
-        </label>
-        <label className="label mb-0 min-w-40 flex-1">
-          Manual and place in it
-          <input className="field text-ink" value={source} onChange={(e) => setSource(e.target.value)} />
-        </label>
+        <Amount name="nm" label="Torque, Nm" className="w-24" />
+        <Text name="source" label="Manual and place in it" className="min-w-40 flex-1" />
       </div>
-      <Hand value={hand} onPick={setHand} />
-      <button
-        type="button"
-        className="btn-quiet w-fit"
-        disabled={!(value > 0) || source.trim().length < 3}
-        onClick={() => void save({ slotId, nm: value, hand, source: source.trim() })}
-      >
-        Keep this torque
-      </button>
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
-    </div>
+      <Choice name="hand" label="Thread" options={HANDS} />
+    </ActionFormFrame>
   );
 }

@@ -2,32 +2,21 @@
 
 import { useState } from 'react';
 import { uuidv7 } from 'uuidv7';
+import { findForgottenAction } from '@/app/actions/close-up';
 import { reopenedByParts } from '@/core/close-up/bearing';
-import type { FindForgotten } from '@/core/close-up/close-up-doors';
 import { inTheWay } from '@/core/close-up/order';
 import type { Family } from '@/core/family/family';
 import { STATION_WORDS } from '@/core/station';
-import type { TrayPart } from '@/core/strip/tray-door';
+import type { TrayPart } from '@/core/strip/tray-schema';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import { NewPartFields, nameOf, type UnlistedPart } from '../strip/new-part-fields';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 
 const UNLISTED = 'unlisted';
 
 /** A part lies on the bench though it was said to be in: which one, what has to come out for it, and which stations that opens. */
-export function ForgottenBox({
-  target,
-  family,
-  tray,
-  findForgotten,
-}: {
-  readonly target: UnitTarget;
-  readonly family: Family;
-  readonly tray: readonly TrayPart[];
-  readonly findForgotten: SaveAction<FindForgotten>;
-}) {
-  const { save, saving, acceptTheirs } = useSave(findForgotten, target);
+export function ForgottenBox({ family, tray }: { readonly family: Family; readonly tray: readonly TrayPart[] }) {
+  const { save, saving, decide } = useSave(findForgottenAction);
   const [picked, setPicked] = useState('');
   const [unlisted, setUnlisted] = useState<UnlistedPart>({ kind: 'protector-washer', name: '', behindId: null });
   const inside = tray.filter((p) => p.goesIn !== null);
@@ -76,7 +65,7 @@ export function ForgottenBox({
       >
         It was left out: open what it needs
       </button>
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <SaveNote saving={saving} onDecide={decide} />
     </div>
   );
 }

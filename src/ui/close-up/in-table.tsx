@@ -2,14 +2,16 @@
 
 import type { CloseUpStep } from '@/core/close-up/guide';
 import { sayDims } from '@/core/family/say-dims';
-import type { Units } from '@/core/quantity/units';
-import type { TrayPart } from '@/core/strip/tray-door';
+import { CONDITION_WORDS } from '@/core/strip/condition';
+import { FATE_WORDS } from '@/core/strip/fate';
+import type { TrayPart } from '@/core/strip/tray-schema';
 import type { Photo } from '@/core/unit/photo';
 import { SidedPart } from '../drawing/sided';
 import { CameraButton } from '../photo/camera-button';
 import { Thumbs } from '../photo/thumbs';
-import { FATE_WORDS } from '../strip/tray';
+import { useUnits } from '../shell/units-context';
 import { Scroll } from '../unit/scroll';
+import { useStation } from '../unit/station-context';
 
 const HEADS = ['', 'Part', 'Measured', 'As it came out', 'As it goes in', 'Faces', '', 'Photo'] as const;
 
@@ -19,8 +21,6 @@ export function InTable({
   steps,
   nowId,
   photos,
-  units,
-  open,
   pick,
   photograph,
 }: {
@@ -28,11 +28,11 @@ export function InTable({
   readonly steps: readonly CloseUpStep[];
   readonly nowId: string | undefined;
   readonly photos: readonly Photo[];
-  readonly units: Units;
-  readonly open: boolean;
   readonly pick: (partId: string) => void;
   readonly photograph: (part: TrayPart, files: readonly File[]) => void;
 }) {
+  const units = useUnits();
+  const { open } = useStation();
   return (
     <Scroll label="Tray">
       <table className="w-full border-collapse bg-sheet">
@@ -58,7 +58,9 @@ export function InTable({
                   {p.qty > 1 ? ` × ${p.qty}` : ''}
                 </th>
                 <td className="cell text-[13px] text-ink2">{sayDims(p.dims, units)}</td>
-                <td className="cell text-ink2">{p.found === 'absent' ? 'was absent' : [p.condition, p.note].filter(Boolean).join(', ')}</td>
+                <td className="cell text-ink2">
+                  {p.found === 'absent' ? 'was absent' : [p.condition && CONDITION_WORDS[p.condition], p.note].filter(Boolean).join(', ')}
+                </td>
                 <td className="cell border-l-2 border-l-ink">{step?.from ?? notPutBack(p)}</td>
                 <td className="cell">{faces !== null && <SidedPart what={step?.side?.what ?? 'lip'} seen={faces} size={20} />}</td>
                 <td className="cell min-w-16">

@@ -1,17 +1,16 @@
 'use client';
 
 import { TriangleAlert } from 'lucide-react';
-import { useState } from 'react';
-import type { NoteTorque } from '@/core/close-up/close-up-doors';
+import { useEffect, useRef, useState } from 'react';
+import { spoilPieceAction } from '@/app/actions/kit';
 import type { CloseUpStep } from '@/core/close-up/guide';
 import type { Faces } from '@/core/family/facing';
-import type { SpoilPiece } from '@/core/kit/kit-doors';
-import type { Fastened, TrayPart } from '@/core/strip/tray-door';
+import type { Fastened, TrayPart } from '@/core/strip/tray-schema';
 import type { Photo } from '@/core/unit/photo';
+import { TextField } from '../field/text-field';
 import { Thumbs } from '../photo/thumbs';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { ChooseSide } from './choose-side';
 import { Fasten } from './fasten';
 
@@ -20,26 +19,28 @@ export type PutIn = { readonly faces: Faces | null; readonly fastened?: Fastened
 
 /** The part whose turn it is: which piece, wet with what, how it gets in, which way round, and what is seen when it is home. */
 export function NowPart({
-  target,
   part,
   step,
   photos,
-  noteTorque,
-  spoilPiece,
   busy,
+  follows,
   put,
 }: {
-  readonly target: UnitTarget;
   readonly part: TrayPart;
   readonly step: CloseUpStep;
   readonly photos: readonly Photo[];
-  readonly noteTorque: SaveAction<NoteTorque>;
-  readonly spoilPiece: SaveAction<SpoilPiece>;
   readonly busy: boolean;
+  /** What was done last on this page. */
+  readonly follows: 'nothing' | 'a-part';
   readonly put: (news: PutIn) => void;
 }) {
   const { fitting, side, fastener } = step;
   const [reason, setReason] = useState('');
+  const home = useRef<HTMLButtonElement>(null);
+  // After each part the next one's button has the focus.
+  useEffect(() => {
+    if (follows === 'a-part' && !busy) home.current?.focus();
+  }, [follows, busy]);
   const missing = step.asksReason && reason.trim().length < 3;
   const note = step.asksReason ? { note: reason.trim() } : {};
   return (
@@ -52,15 +53,12 @@ export function NowPart({
         </p>
       </div>
       {step.asksReason && (
-        <label className="label mb-0">
-          It is usually replaced. Why it goes back, and how it was made good
-          <input
-            className="field text-ink"
-            value={reason}
-            placeholder="refaced flat on fine paper"
-            onChange={(e) => setReason(e.target.value)}
-          />
-        </label>
+        <TextField
+          label="It is usually replaced. Why it goes back, and how it was made good"
+          value={reason}
+          placeholder="refaced flat on fine paper"
+          onSay={setReason}
+        />
       )}
       {side !== null && !missing && (
         <ChooseSide name={part.name} side={side} even={step.even} busy={busy} onRight={(faces) => put({ faces, ...note })} />
@@ -83,22 +81,28 @@ export function NowPart({
       </div>
       {fastener !== null && !missing && (
         <Fasten
-          target={target}
           slotId={part.slotId}
           name={part.name}
           torque={fastener.torque}
-          noteTorque={noteTorque}
           busy={busy}
           home={fitting.home}
           onDone={(fastened) => put({ faces: null, fastened, ...note })}
         />
       )}
       {side === null && fastener === null && (
-        <button type="button" className="btn w-fit text-left" disabled={busy || missing} onClick={() => put({ faces: null, ...note })}>
+        <button
+          ref={home}
+          type="button"
+          className="btn w-fit text-left"
+          disabled={busy || missing}
+          // A key that is held down puts in one part, not all of them.
+          onKeyDown={(e) => e.repeat && e.preventDefault()}
+          onClick={() => put({ faces: null, ...note })}
+        >
           {fitting.home}
         </button>
       )}
-      {step.piece === 'new' && <Spoilt target={target} part={part} spoilPiece={spoilPiece} />}
+      {step.piece === 'new' && <Spoilt part={part} />}
       {photos.length > 0 && (
         <div>
           <p className="label">as it came out</p>
@@ -110,16 +114,8 @@ export function NowPart({
 }
 
 /** The new piece is no good any more: it is put away, and Kit gives another. */
-function Spoilt({
-  target,
-  part,
-  spoilPiece,
-}: {
-  readonly target: UnitTarget;
-  readonly part: TrayPart;
-  readonly spoilPiece: SaveAction<SpoilPiece>;
-}) {
-  const { save, saving, acceptTheirs } = useSave(spoilPiece, target);
+function Spoilt({ part }: { readonly part: TrayPart }) {
+  const { save, saving, decide } = useSave(spoilPieceAction);
   return (
     <div>
       <button
@@ -130,7 +126,7 @@ function Spoilt({
       >
         It is nicked or cut: take another
       </button>
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <SaveNote saving={saving} onDecide={decide} />
     </div>
   );
 }

@@ -1,21 +1,12 @@
 'use client';
 
-import type { NoteAtBench } from '@/core/bench/bench-doors';
+import { noteAtBenchAction } from '@/app/actions/close-up';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 
 /** The last thing at close-up: it is stroked by hand, and it returns by itself or it does not. */
-export function Stroke({
-  target,
-  returns,
-  note,
-}: {
-  readonly target: UnitTarget;
-  readonly returns: 'by-itself' | 'sticks' | null;
-  readonly note: SaveAction<NoteAtBench>;
-}) {
-  const { save, saving, acceptTheirs } = useSave(note, target);
+export function Stroke({ returns }: { readonly returns: 'by-itself' | 'sticks' | null }) {
+  const { save, saving, decide } = useSave(noteAtBenchAction);
   const say = (answer: 'by-itself' | 'sticks'): void => void save({ data: { kind: 'stroked', returns: answer } });
   return (
     <div className="grid gap-2">
@@ -38,7 +29,7 @@ export function Stroke({
           </button>
         </div>
       )}
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <SaveNote saving={saving} onDecide={decide} />
     </div>
   );
 }

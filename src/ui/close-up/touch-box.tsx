@@ -1,41 +1,31 @@
 'use client';
 
 import { useState } from 'react';
-import type { NoteAtBench } from '@/core/bench/bench-doors';
+import { noteAtBenchAction } from '@/app/actions/close-up';
+import { startWaitAction } from '@/app/actions/unit';
 import { contactsOf, type Touch, weightOf } from '@/core/fluid/contact';
 import { FLUIDS } from '@/core/fluid/fluid';
 import { RUBBERS, type RubberName } from '@/core/fluid/rubber';
-import type { Units } from '@/core/quantity/units';
 import type { Treatment } from '@/core/strip/treatment';
-import type { StartWait } from '@/core/unit/unit-doors';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { useStation } from '../unit/station-context';
 import { Contacts } from './contacts';
 import { TouchForm } from './touch-form';
 
 /** What touches the new rubber: asked before any goes in, told in a line after. */
 export function TouchBox({
-  target,
   saved,
   stated,
   treatments,
-  units,
-  note,
-  startWait,
-  open,
 }: {
-  readonly target: UnitTarget;
   readonly saved: Touch;
   readonly stated: readonly RubberName[];
   readonly treatments: readonly Treatment[];
-  readonly units: Units;
-  readonly note: SaveAction<NoteAtBench>;
-  readonly startWait: SaveAction<StartWait>;
-  readonly open: boolean;
 }) {
-  const noting = useSave(note, target);
-  const waiting = useSave(startWait, target, 'adds');
+  const { open } = useStation();
+  const noting = useSave(noteAtBenchAction);
+  const waiting = useSave(startWaitAction, 'adds');
   const [changed, setChanged] = useState<Touch>();
   const [asked, setAsked] = useState(false);
   const stops = contactsOf(saved, stated, treatments).some((c) => weightOf(c) === 'stop' && c.code !== 'used');
@@ -71,7 +61,7 @@ export function TouchBox({
   return (
     <section className="mb-4 grid gap-3 border-b border-hair pb-3">
       <h2 className="head">WHAT TOUCHES WHAT</h2>
-      <TouchForm touch={touch} stated={stated[0] ?? null} units={units} onSay={setChanged} />
+      <TouchForm touch={touch} stated={stated[0] ?? null} onSay={setChanged} />
       <Contacts contacts={contactsOf(touch, stated, treatments)} />
       <div className="flex flex-wrap gap-2">
         <button type="button" className="btn" disabled={noting.saving.kind === 'saving'} onClick={() => void save()}>
@@ -92,8 +82,8 @@ export function TouchBox({
           </button>
         )}
       </div>
-      <SaveNote saving={noting.saving} onAcceptTheirs={noting.acceptTheirs} />
-      <SaveNote saving={waiting.saving} onAcceptTheirs={waiting.acceptTheirs} />
+      <SaveNote saving={noting.saving} onDecide={noting.decide} />
+      <SaveNote saving={waiting.saving} onDecide={waiting.decide} />
     </section>
   );
 }

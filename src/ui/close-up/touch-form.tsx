@@ -4,9 +4,9 @@ import type { Touch } from '@/core/fluid/contact';
 import { FLUID_NAMES, FLUIDS, mixingOf } from '@/core/fluid/fluid';
 import { LUBRICANT_NAMES, LUBRICANTS, type LubricantName } from '@/core/fluid/lubricant';
 import { RUBBER_NAMES, RUBBERS, type RubberName } from '@/core/fluid/rubber';
-import type { Units } from '@/core/quantity/units';
 import { Choices } from '../field/choices';
 import { LengthField } from '../field/quantity-field';
+import { useUnits } from '../shell/units-context';
 
 const FLUSHES = [
   { value: 'no', text: 'not flushed' },
@@ -18,15 +18,14 @@ const FLUSHES = [
 export function TouchForm({
   touch,
   stated,
-  units,
   onSay,
 }: {
   readonly touch: Touch;
   /** The rubber that the bag names. */
   readonly stated: RubberName | null;
-  readonly units: Units;
   readonly onSay: (touch: Touch) => void;
 }) {
+  const units = useUnits();
   const { fluid, wasFluid, rubber, swell } = touch;
   const rubberOptions = RUBBER_NAMES.map((r) => ({ value: r, text: RUBBERS[r] }));
   const say = (more: Partial<Touch>): void => onSay({ ...touch, ...more });
@@ -69,7 +68,6 @@ export function TouchForm({
               className="w-32"
               label={`before, ${units.length}`}
               fine
-              units={units}
               value={swell?.beforeMm ?? null}
               onSay={(mm) => piece('beforeMm', mm)}
             />
@@ -77,7 +75,6 @@ export function TouchForm({
               className="w-32"
               label={`after, ${units.length}`}
               fine
-              units={units}
               value={swell?.afterMm ?? null}
               onSay={(mm) => piece('afterMm', mm)}
             />

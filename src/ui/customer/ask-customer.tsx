@@ -1,47 +1,51 @@
 'use client';
 
 import { useState } from 'react';
+import { answerCustomerAction, askCustomerAction } from '@/app/actions/judge';
 import type { Approval } from '@/core/judge/approval';
-import type { AnswerCustomer, AskCustomer as AskCustomerSent } from '@/core/judge/judge-doors';
+import { customerMessage, type Told } from '@/core/judge/customer-message';
+import { sayMoney } from '@/core/quantity/say-money';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
-import { DateField } from '../field/date-field';
+import { ActionFormFrame } from '../form/action-form';
+import { fieldsOf } from '../form/fields';
+import { useUnitForm } from '../form/use-action-form';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { useOddPromise } from '../shell/shop-context';
+import { useStation } from '../unit/station-context';
+
+type Question = { readonly price: number | null; readonly promisedAt: number | null; readonly text: string };
+const { Text, Amount, Moment } = fieldsOf<Question>();
 
 /** The customer's yes to a judgement that changes price or promise: asked in plain words, waited for, and noted. */
 export function AskCustomer({
-  target,
   customer,
-  suggested,
+  told,
   dueAt,
   asked,
   needed,
-  now,
   open,
-  ask,
-  answer,
 }: {
-  readonly target: UnitTarget;
   readonly customer: string;
-  /** The judgement in words fit to read to a customer. */
-  readonly suggested: string;
+  /** What the message tells of; its price and day follow what is entered, until somebody words it otherwise. */
+  readonly told: Told;
   readonly dueAt: number;
   /** The last question about the judgement as it stands. */
   readonly asked: Approval | undefined;
   readonly needed: boolean;
-  readonly now: number;
   readonly open: boolean;
-  readonly ask: SaveAction<AskCustomerSent>;
-  readonly answer: SaveAction<AnswerCustomer>;
 }) {
-  const asking = useSave(ask, target);
-  const answering = useSave(answer, target);
+  const { now, pot } = useStation();
+  const odd = useOddPromise();
+  const answering = useSave(answerCustomerAction);
   const [writing, setWriting] = useState(needed && asked === undefined);
-  const [price, setPrice] = useState('0');
-  const [promisedAt, setPromised] = useState(dueAt);
-  const [text, setText] = useState(suggested);
-  const cost = Number(price.replace(',', '.'));
+  const start: Question = { price: 0, promisedAt: dueAt, text: customerMessage(told, 0, dueAt) };
+  const asking = useUnitForm(askCustomerAction, start, (v) => ({ ...v, pot }), { done: () => setWriting(false) });
+  const reword = (news: Partial<Question>): void => {
+    const { form } = asking;
+    const { price, promisedAt } = { ...form.getValues(), ...news };
+    if (!form.getFieldState('text').isDirty) form.resetField('text', { defaultValue: customerMessage(told, price, promisedAt) });
+  };
   if (asked === undefined && !open) return null;
   return (
     <section className="mb-4 border-t border-hair pt-2">
@@ -50,7 +54,7 @@ export function AskCustomer({
         <div className="mb-2">
           <p title={sayFullDate(asked.at)}>
             Asked {sayWhen(asked.at, now)}:{' '}
-            {asked.price === 0 ? 'no change of price' : `${asked.price > 0 ? '+' : ''}${asked.price.toFixed(2)}`}, promised{' '}
+            {asked.price === 0 ? 'no change of price' : `${asked.price > 0 ? '+' : ''}${sayMoney(asked.price)}`}, promised{' '}
             {sayWhen(asked.promisedAt, now)}.{' '}
             {asked.answer === null ? <b className="text-amber">Waiting.</b> : <b>Answered {asked.answer}.</b>}
           </p>
@@ -72,34 +76,21 @@ export function AskCustomer({
         </button>
       )}
       {open && writing && asked?.answer !== null && (
-        <form
-          className="grid gap-2"
-          onSubmit={(e) => {
-            e.preventDefault();
-            void asking.save({ price: cost, promisedAt, text }).then((r) => r.ok && setWriting(false));
-          }}
-        >
-          <textarea
-            className="field min-h-24 py-2"
-            aria-label="Message to the customer"
-            value={text}
-            maxLength={2000}
-            onChange={(e) => setText(e.target.value)}
-          />
+        <ActionFormFrame of={asking} submit="Send and wait" className="grid gap-2">
+          <Text name="text" label="Message to the customer" hideLabel rows={7} maxLength={2000} />
           <div className="flex flex-wrap items-end gap-3">
-            <label className="label mb-0">
-              Added to the price
-              <input className="field w-24 text-ink" inputMode="decimal" value={price} onChange={(e) => setPrice(e.target.value)} />
-            </label>
-            <DateField label="New promise" value={promisedAt} onSay={setPromised} />
+            <Amount
+              name="price"
+              label="Added to the price"
+              className="w-36"
+              above={-100_000}
+              then={(price: number | null) => reword({ price })}
+            />
+            <Moment name="promisedAt" label="New promise" odd={odd} then={(promisedAt: number | null) => reword({ promisedAt })} />
           </div>
-          <button type="submit" className="btn w-fit" disabled={!Number.isFinite(cost) || text.trim().length < 10}>
-            Send and wait
-          </button>
-        </form>
+        </ActionFormFrame>
       )}
-      <SaveNote saving={asking.saving} onAcceptTheirs={asking.acceptTheirs} />
-      <SaveNote saving={answering.saving} onAcceptTheirs={answering.acceptTheirs} />
+      <SaveNote saving={answering.saving} onDecide={answering.decide} />
     </section>
   );
 }

@@ -2,7 +2,7 @@ import type { Family } from '@/core/family/family';
 import type { Geometry, Span } from '@/core/family/geometry';
 import type { Lane } from '@/core/family/lane';
 import { PART_KINDS } from '@/core/family/part-kind';
-import { type SectionPart, sectionOf } from '@/core/family/section';
+import { type Box, type SectionPart, sectionOf } from '@/core/family/section';
 import type { Outline } from '@/core/family/shape/outline';
 import type { BoreOutcome } from '@/core/judge/outcome';
 import { sayLength } from '@/core/quantity/say';
@@ -34,6 +34,8 @@ export type SectionProps = {
   readonly faint?: readonly string[];
   /** Put together, or pulled apart with the tray's numbers on the parts. */
   readonly view: 'together' | 'apart';
+  /** What it covers at least, mm: drawings side by side are of one scale. */
+  readonly frame?: Box;
   /** The page that shows the tray; its lines are named by slot. Empty: this page. Null: parts lead nowhere. */
   readonly trayHref: string | null;
 };
@@ -53,11 +55,12 @@ export function SectionDrawing({
   parts,
   faint = [],
   view,
+  frame,
   trayHref,
 }: SectionProps) {
   const section = sectionOf(family, geometry, parts);
   const apart = view === 'apart';
-  const [x0, y0, w, h] = apart ? section.apartBox : section.box;
+  const [x0, y0, w, h] = frame ?? (apart ? section.apartBox : section.box);
   const r = section.boreRadiusMm;
   const rows = laneRows(lanes);
   const laneTop = y0 + h + 0.6;
@@ -117,7 +120,7 @@ export function SectionDrawing({
         <Part
           key={part.slotId}
           part={part}
-          number={i + 1}
+          number={parts[i]?.no ?? i + 1}
           state={parts[i]?.state ?? 'in'}
           opacity={faint.includes(part.slotId) ? 0.25 : 1}
           view={view}

@@ -3,7 +3,8 @@
 import { useState } from 'react';
 import type { Chamber } from '@/core/family/facing';
 import { PART_KINDS, type PartKind } from '@/core/family/part-kind';
-import type { Variant } from '@/core/family/variant-door';
+import type { Variant } from '@/core/family/variant-schema';
+import { SelectField } from '../field/select-field';
 import { Between, KINDS_BY_LABEL } from './slot-row';
 
 /** A part that the base family does not have. It starts in the middle of the bore; its place is set in its line. */
@@ -48,16 +49,14 @@ export function AddSlot({
   };
   return (
     <div className="mt-2 flex flex-wrap items-end gap-2">
-      <label className="label mb-0">
-        Another part
-        <select className="field mt-1 w-44" value={kind} onChange={(e) => setKind(e.target.value as PartKind)}>
-          {KINDS_BY_LABEL.map((k) => (
-            <option key={k} value={k}>
-              {PART_KINDS[k].label}
-            </option>
-          ))}
-        </select>
-      </label>
+      <SelectField
+        label="Another part"
+        className="w-44"
+        value={kind}
+        options={KINDS_BY_LABEL}
+        say={(k) => PART_KINDS[k].label}
+        onSay={setKind}
+      />
       <Between slot={{ name: 'new part', between }} chambers={chambers} onPick={setBetween} />
       <button type="button" className="btn-quiet" onClick={add}>
         Add it

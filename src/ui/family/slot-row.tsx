@@ -3,9 +3,8 @@
 import type { Chamber } from '@/core/family/facing';
 import type { Slot } from '@/core/family/family';
 import { PART_KIND_NAMES, PART_KINDS, type PartKind } from '@/core/family/part-kind';
-import type { Variant } from '@/core/family/variant-door';
-import type { Units } from '@/core/quantity/units';
-import { LengthField } from '../field/quantity-field';
+import type { Variant } from '@/core/family/variant-schema';
+import { CountField, LengthField } from '../field/quantity-field';
 
 export const KINDS_BY_LABEL: readonly PartKind[] = [...PART_KIND_NAMES].sort((a, b) =>
   PART_KINDS[a].label.localeCompare(PART_KINDS[b].label),
@@ -22,13 +21,11 @@ export function SlotRow({
   slot,
   variant,
   chambers,
-  units,
   onChange,
 }: {
   readonly slot: VariantSlot;
   readonly variant: Variant;
   readonly chambers: readonly Chamber[];
-  readonly units: Units;
   readonly onChange: (variant: Variant) => void;
 }) {
   const { slots, drawing } = variant;
@@ -60,14 +57,13 @@ export function SlotRow({
         </select>
       </td>
       <td className="cell">
-        <input
-          type="number"
-          min={1}
-          max={20}
-          className="field w-16"
-          aria-label={`How many of the ${slot.name}`}
+        <CountField
+          label={`How many of the ${slot.name}`}
+          hideLabel
+          className="w-16"
+          to={20}
           value={slot.qty}
-          onChange={(e) => tell({ qty: Math.max(1, Math.round(Number(e.target.value))) })}
+          onSay={(qty) => qty !== null && tell({ qty })}
         />
       </td>
       <td className="cell text-center">
@@ -87,7 +83,6 @@ export function SlotRow({
           hideLabel
           label={`${slot.name} lies from`}
           className="w-20"
-          units={units}
           value={span?.x0Mm ?? null}
           onSay={(mm) => mm !== null && place({ x0Mm: mm })}
         />
@@ -97,7 +92,6 @@ export function SlotRow({
           hideLabel
           label={`${slot.name} lies to`}
           className="w-20"
-          units={units}
           value={span?.x1Mm ?? null}
           onSay={(mm) => mm !== null && place({ x1Mm: mm })}
         />
@@ -108,7 +102,6 @@ export function SlotRow({
             hideLabel
             label={`${slot.name} rests at`}
             className="w-20"
-            units={units}
             value={seal.restXMm}
             onSay={(mm) => mm !== null && rest({ restXMm: mm })}
           />
@@ -120,7 +113,6 @@ export function SlotRow({
             hideLabel
             label={`${slot.name} travels`}
             className="w-20"
-            units={units}
             value={seal.travelMm}
             onSay={(mm) => mm !== null && rest({ travelMm: mm })}
           />

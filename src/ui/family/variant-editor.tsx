@@ -4,16 +4,16 @@ import { X } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { uuidv7 } from 'uuidv7';
+import { saveVariantAction } from '@/app/actions/family';
 import { familyFaults, sayFamilyFault } from '@/core/family/check-family';
 import { geometryAt } from '@/core/family/family';
-import type { SaveVariant } from '@/core/family/family-doors';
-import { familyOf, type Variant } from '@/core/family/variant-door';
-import type { Units } from '@/core/quantity/units';
+import { familyOf, type Variant } from '@/core/family/variant-schema';
 import { wholeParts } from '@/core/unit/drawn-parts';
 import { saySaveError } from '@/core/unit/save-error';
 import { SectionDrawing } from '../drawing/section-drawing';
 import { LengthField } from '../field/quantity-field';
-import type { Ask } from '../save/use-ask';
+import { TextField } from '../field/text-field';
+import { useUnits } from '../shell/units-context';
 import { MoveButtons, moved } from '../unit/move-buttons';
 import { Scroll } from '../unit/scroll';
 import { TableHead } from '../unit/table-head';
@@ -24,15 +24,12 @@ import { SlotRow } from './slot-row';
 export function VariantEditor({
   start,
   replaces,
-  units,
-  save,
 }: {
   readonly start: Variant;
   /** The variant that is changed; null: a new one. */
   readonly replaces: string | null;
-  readonly units: Units;
-  readonly save: Ask<SaveVariant, { readonly id: string }>;
 }) {
+  const units = useUnits();
   const router = useRouter();
   const [id] = useState(uuidv7);
   const [variant, setVariant] = useState(start);
@@ -50,7 +47,7 @@ export function VariantEditor({
   const submit = async (): Promise<void> => {
     setBusy(true);
     try {
-      const result = await save({ id, replaces, variant });
+      const result = await saveVariantAction({ id, replaces, variant });
       if (!result.ok) return setRefusal(saySaveError(result.error));
       router.push(`/rules/families/${result.value.id}`);
     } catch {
@@ -74,24 +71,11 @@ export function VariantEditor({
           />
         </div>
         <div className="grid content-start gap-2">
-          <label className="label mb-0">
-            Name
-            <input
-              className="field mt-1"
-              value={variant.label}
-              maxLength={60}
-              onChange={(e) => setVariant({ ...variant, label: e.target.value })}
-            />
-          </label>
+          <TextField label="Name" value={variant.label} maxLength={60} onSay={(text) => setVariant({ ...variant, label: text })} />
           <div className="grid grid-cols-3 gap-2">
-            <LengthField label="Bore" fine units={units} value={drawing.atMm} onSay={(mm) => mm !== null && setDrawing({ atMm: mm })} />
-            <LengthField
-              label="Length"
-              units={units}
-              value={drawing.lengthMm}
-              onSay={(mm) => mm !== null && setDrawing({ lengthMm: mm })}
-            />
-            <LengthField label="Wall" units={units} value={drawing.wallMm} onSay={(mm) => mm !== null && setDrawing({ wallMm: mm })} />
+            <LengthField label="Bore" fine value={drawing.atMm} onSay={(mm) => mm !== null && setDrawing({ atMm: mm })} />
+            <LengthField label="Length" value={drawing.lengthMm} onSay={(mm) => mm !== null && setDrawing({ lengthMm: mm })} />
+            <LengthField label="Wall" value={drawing.wallMm} onSay={(mm) => mm !== null && setDrawing({ wallMm: mm })} />
           </div>
           {drawing.ports.map((p, i) => (
             <div key={p.id} className="grid grid-cols-[1fr_5rem_5rem] items-center gap-2">
@@ -99,14 +83,12 @@ export function VariantEditor({
               <LengthField
                 hideLabel
                 label={`${p.id} port at`}
-                units={units}
                 value={p.xMm}
                 onSay={(xMm) => xMm !== null && setDrawing({ ports: drawing.ports.with(i, { ...p, xMm }) })}
               />
               <LengthField
                 hideLabel
                 label={`${p.id} port diameter`}
-                units={units}
                 value={p.diaMm}
                 onSay={(diaMm) => diaMm !== null && setDrawing({ ports: drawing.ports.with(i, { ...p, diaMm }) })}
               />
@@ -118,14 +100,12 @@ export function VariantEditor({
               <LengthField
                 hideLabel
                 label={`groove ${g.id} at`}
-                units={units}
                 value={g.xMm}
                 onSay={(xMm) => xMm !== null && setDrawing({ grooves: drawing.grooves.with(i, { ...g, xMm }) })}
               />
               <LengthField
                 hideLabel
                 label={`groove ${g.id} width`}
-                units={units}
                 value={g.widthMm}
                 onSay={(widthMm) => widthMm !== null && setDrawing({ grooves: drawing.grooves.with(i, { ...g, widthMm }) })}
               />
@@ -148,7 +128,7 @@ export function VariantEditor({
                     onMove={(by) => setVariant({ ...variant, slots: [...moved(slots, i, by)] })}
                   />
                 </td>
-                <SlotRow slot={slot} variant={variant} chambers={family.chambers} units={units} onChange={setVariant} />
+                <SlotRow slot={slot} variant={variant} chambers={family.chambers} onChange={setVariant} />
                 <td className="cell">
                   <button type="button" className="size-9 text-act" aria-label={`Drop the ${slot.name}`} onClick={() => remove(slot.id)}>
                     <X size={18} className="mx-auto" />

@@ -1,9 +1,11 @@
 'use client';
 
 import { useState } from 'react';
+import { potAsked } from '@/core/family/pots';
 import type { Reading } from '@/core/gauge/reading';
 import type { ReadMarks } from '@/csv/marks-csv';
 import { late } from '../shell/late';
+import { useStation } from '../unit/station-context';
 
 type Take<R> = { readonly onTake: (rows: readonly R[]) => void };
 
@@ -11,8 +13,8 @@ type Take<R> = { readonly onTake: (rows: readonly R[]) => void };
 const ReadingsBox = late(async () => (await import('./csv-boxes')).ReadingsBox);
 const MarksBox = late(async () => (await import('./csv-boxes')).MarksBox);
 
-export const ImportReadings = ({ onTake, tag }: Take<Reading> & { readonly tag: string }) => (
-  <Import what="readings" tag={tag}>
+export const ImportReadings = ({ onTake }: Take<Reading> & {}) => (
+  <Import what="readings">
     {(close) => (
       <ReadingsBox
         onTake={(rows) => {
@@ -24,8 +26,8 @@ export const ImportReadings = ({ onTake, tag }: Take<Reading> & { readonly tag: 
   </Import>
 );
 
-export const ImportMarks = ({ onTake, tag }: Take<ReadMarks['rows'][number]> & { readonly tag: string }) => (
-  <Import what="marks" tag={tag}>
+export const ImportMarks = ({ onTake }: Take<ReadMarks['rows'][number]> & {}) => (
+  <Import what="marks">
     {(close) => (
       <MarksBox
         onTake={(rows) => {
@@ -38,15 +40,8 @@ export const ImportMarks = ({ onTake, tag }: Take<ReadMarks['rows'][number]> & {
 );
 
 /** In from a table, and out as one. */
-function Import({
-  what,
-  tag,
-  children,
-}: {
-  readonly what: 'readings' | 'marks';
-  readonly tag: string;
-  readonly children: (close: () => void) => React.ReactNode;
-}) {
+function Import({ what, children }: { readonly what: 'readings' | 'marks'; readonly children: (close: () => void) => React.ReactNode }) {
+  const { tag, pot } = useStation();
   const [open, setOpen] = useState(false);
   return (
     <div className="mt-3 border-t border-hair pt-1">
@@ -54,7 +49,11 @@ function Import({
         <button type="button" className="min-h-[44px] font-bold text-act" aria-expanded={open} onClick={() => setOpen(!open)}>
           Paste or import {what} as CSV
         </button>
-        <a className="inline-flex min-h-[44px] items-center font-bold text-act" href={`/api/v1/units/${tag}/${what}.csv`} download>
+        <a
+          className="inline-flex min-h-[44px] items-center font-bold text-act"
+          href={`/api/v1/units/${tag}/${what}.csv${potAsked(pot)}`}
+          download
+        >
           Saved {what} as CSV
         </a>
       </div>

@@ -1,11 +1,11 @@
 'use client';
 
-import { useState } from 'react';
-import type { Units } from '@/core/quantity/units';
+import { type ReactNode, useState } from 'react';
 import { AngleField } from '../field/quantity-field';
+import { useUnits } from '../shell/units-context';
 
 /** One figure of the bore so far. */
-export const Figure = ({ name, value, unit }: { readonly name: string; readonly value: string; readonly unit: string }) => (
+export const Figure = ({ name, value, unit }: { readonly name: ReactNode; readonly value: string; readonly unit: string }) => (
   <>
     <dt>{name}</dt>
     <dd className="text-right font-bold">
@@ -31,16 +31,17 @@ export function ClockField({ taken, onAdd }: { readonly taken: readonly number[]
 export const TempField = ({
   label,
   value,
-  units,
   onChange,
 }: {
   readonly label: string;
   readonly value: string;
-  readonly units: Units;
   readonly onChange: (text: string) => void;
-}) => (
-  <label className="block text-[13px] text-ink2">
-    {label}, °{units.temperature}
-    <input className="field block w-20 text-ink" inputMode="decimal" value={value} onChange={(e) => onChange(e.target.value)} />
-  </label>
-);
+}) => {
+  const units = useUnits();
+  return (
+    <label className="block text-[13px] text-ink2">
+      {label}, °{units.temperature}
+      <input className="field block w-20 text-ink" inputMode="decimal" value={value} onChange={(e) => onChange(e.target.value)} />
+    </label>
+  );
+};

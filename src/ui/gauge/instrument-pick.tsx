@@ -2,15 +2,17 @@
 
 import { useState } from 'react';
 import { uuidv7 } from 'uuidv7';
-import type { CheckRing } from '@/core/gauge/gauge-doors';
+import { checkRingAction } from '@/app/actions/gauge';
 import { type Instrument, sayUnfit, whyUnfit } from '@/core/gauge/instrument';
+import { covers, sayRange } from '@/core/gauge/unlikely';
+import { may } from '@/core/people/role';
 import { sayDia } from '@/core/quantity/say';
 import { sayWhen } from '@/core/quantity/say-time';
-import type { Units } from '@/core/quantity/units';
-import type { Rules } from '@/core/rules/rule-set';
 import { saySaveError } from '@/core/unit/save-error';
 import { LengthField } from '../field/quantity-field';
-import type { Ask } from '../save/use-ask';
+import { Told } from '../save/told';
+import { useUnits } from '../shell/units-context';
+import { useStation } from '../unit/station-context';
 
 /** Which gauge measures, whether its ring check holds, and a check of it now. */
 export function InstrumentPick({
@@ -19,12 +21,7 @@ export function InstrumentPick({
   onPick,
   override,
   onOverride,
-  mayOverride,
   nominalMm,
-  units,
-  rules,
-  now,
-  checkRing,
 }: {
   readonly instruments: readonly Instrument[];
   readonly chosen: Instrument | undefined;
@@ -32,13 +29,10 @@ export function InstrumentPick({
   /** A lead's reason to gauge with it as it is. */
   readonly override: string;
   readonly onOverride: (reason: string) => void;
-  readonly mayOverride: boolean;
   readonly nominalMm: number;
-  readonly units: Units;
-  readonly rules: Rules;
-  readonly now: number;
-  readonly checkRing: Ask<CheckRing>;
 }) {
+  const units = useUnits();
+  const { now, rules, role } = useStation();
   const [checking, setChecking] = useState(false);
   const [ringMm, setRing] = useState<number | null>(nominalMm);
   const [readMm, setRead] = useState<number | null>(null);
@@ -46,7 +40,7 @@ export function InstrumentPick({
   if (instruments.length === 0) return null;
   const unfit = chosen === undefined ? undefined : whyUnfit(chosen, rules, now);
   const check = async (): Promise<void> => {
-    const result = await checkRing({ checkId: uuidv7(), instrumentId: chosen?.id, ringMm, readMm }).catch(() => undefined);
+    const result = await checkRingAction({ checkId: uuidv7(), instrumentId: chosen?.id, ringMm, readMm }).catch(() => undefined);
     setTold(result === undefined ? ['No connection. Try again when it is back.'] : result.ok ? [] : saySaveError(result.error));
     if (result?.ok) {
       setChecking(false);
@@ -54,9 +48,9 @@ export function InstrumentPick({
     }
   };
   return (
-    <section className="mb-3 border border-hair bg-sheet p-2">
-      <div className="flex flex-wrap items-end gap-3">
-        <label className="label mb-0">
+    <section className="mb-2 border border-hair bg-sheet px-2 py-1">
+      <div className="flex flex-wrap items-center gap-x-3 lg:flex-nowrap">
+        <label className="label mb-0 flex items-center gap-2">
           Gauge
           <select className="field w-auto text-ink" value={chosen?.id ?? ''} onChange={(e) => onPick(e.target.value)}>
             <option value="" disabled>
@@ -65,43 +59,43 @@ export function InstrumentPick({
             {instruments.map((i) => (
               <option key={i.id} value={i.id}>
                 {i.name}
+                {i.range === null ? '' : `, ${sayRange(i.range, units)}`}
               </option>
             ))}
           </select>
         </label>
         {chosen !== undefined && (
-          <p className={`pb-2 ${unfit === undefined ? 'text-ink2' : 'font-bold text-amber'}`}>
+          <p className={`text-[13px] ${unfit === undefined ? 'text-ink2' : 'font-bold text-amber'}`}>
             {unfit !== undefined
               ? sayUnfit(chosen.name, unfit)
-              : chosen.lastCheck !== null &&
-                `On its ring ${sayWhen(chosen.lastCheck.at, now)}: ${sayDia(chosen.lastCheck.readMm, units)} on ${sayDia(chosen.lastCheck.ringMm, units)} ${units.length}.`}
+              : chosen.range !== null && !covers(chosen, nominalMm)
+                ? `It measures ${sayRange(chosen.range, units)}; this bore is ${sayDia(nominalMm, units)}: take another.`
+                : chosen.lastCheck !== null &&
+                  `On its ring ${sayWhen(chosen.lastCheck.at, now)}: ${sayDia(chosen.lastCheck.readMm, units)} on ${sayDia(chosen.lastCheck.ringMm, units)} ${units.length}.`}
             {chosen.posts && unfit === undefined ? ' It posts its readings here.' : ''}
           </p>
         )}
         {chosen !== undefined && (
-          <button type="button" className="btn-quiet ml-auto" aria-expanded={checking} onClick={() => setChecking(!checking)}>
+          <button
+            type="button"
+            className="btn-quiet ml-auto whitespace-nowrap"
+            aria-expanded={checking}
+            onClick={() => setChecking(!checking)}
+          >
             Check on the ring …
           </button>
         )}
       </div>
       {checking && (
         <div className="mt-2 flex flex-wrap items-end gap-3">
-          <LengthField
-            label={`Setting ring, ${units.length}`}
-            fine
-            className="w-28"
-            say="typing"
-            value={ringMm}
-            units={units}
-            onSay={setRing}
-          />
-          <LengthField label="It reads" fine className="w-28" say="typing" value={readMm} units={units} onSay={setRead} />
+          <LengthField label={`Setting ring, ${units.length}`} fine className="w-28" say="typing" value={ringMm} onSay={setRing} />
+          <LengthField label="It reads" fine className="w-28" say="typing" value={readMm} onSay={setRead} />
           <button type="button" className="btn" disabled={ringMm === null || readMm === null} onClick={() => void check()}>
             Checked
           </button>
         </div>
       )}
-      {unfit !== undefined && mayOverride && (
+      {unfit !== undefined && may(role, 'override') && (
         <input
           className="field mt-2 max-w-md"
           aria-label="Reason to gauge with it as it is"
@@ -110,11 +104,7 @@ export function InstrumentPick({
           onChange={(e) => onOverride(e.target.value)}
         />
       )}
-      {told.map((t) => (
-        <p key={t} role="alert" className="mt-1 text-red">
-          {t}
-        </p>
-      ))}
+      <Told lines={told} />
     </section>
   );
 }

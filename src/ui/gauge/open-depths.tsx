@@ -5,24 +5,22 @@ import type { BoreForm } from '@/core/gauge/gauge';
 import { furtherDepths } from '@/core/gauge/suggest-grid';
 import { sealName } from '@/core/judge/say-mark';
 import { sayLength } from '@/core/quantity/say';
-import type { Units } from '@/core/quantity/units';
-import type { Rules } from '@/core/rules/rule-set';
+import { useUnits } from '../shell/units-context';
+import { useStation } from '../unit/station-context';
 
 /** What is still open, lane by lane, while the bore is gauged; one press offers the depths as empty cells. */
 export function OpenDepths({
   form,
   bore,
-  rules,
-  units,
   onAdd,
 }: {
   readonly form: BoreForm;
   readonly bore: Geometry;
-  readonly rules: Rules;
-  readonly units: Units;
   /** Undefined where nothing may be gauged now. */
   readonly onAdd: ((depthsMm: readonly number[]) => void) | undefined;
 }) {
+  const units = useUnits();
+  const { rules } = useStation();
   const open = openLanes({ ...bore, lanes: bore.seals.map((s) => laneOf(s, rules.laneMarginMm)), stations: form.stations, rules });
   const depths = furtherDepths(bore, form, rules);
   const said = (xMm: readonly number[]): string => xMm.map((x) => sayLength(x, units)).join(', ');

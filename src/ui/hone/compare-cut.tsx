@@ -4,8 +4,6 @@ import { useMemo, useState } from 'react';
 import type { Station } from '@/core/gauge/station';
 import type { BorePass } from '@/core/hone/bore-pass';
 import { cutsOfPasses } from '@/core/hone/simulation';
-import type { Units } from '@/core/quantity/units';
-import type { Rules } from '@/core/rules/rule-set';
 import { late } from '../shell/late';
 import type { SimulatedBore } from './simulation';
 
@@ -17,14 +15,10 @@ export function CompareCut({
   bore,
   passes,
   measured,
-  units,
-  rules,
 }: {
   readonly bore: SimulatedBore;
   readonly passes: readonly BorePass[];
   readonly measured: readonly Station[];
-  readonly units: Units;
-  readonly rules: Rules;
 }) {
   const [shown, setShown] = useState(false);
   const cuts = useMemo(() => cutsOfPasses(passes), [passes]);
@@ -41,8 +35,6 @@ export function CompareCut({
           stoneLengthMm={USUAL_STONE_MM}
           lines={[]}
           measured={measured}
-          units={units}
-          rules={rules}
         />
       )}
     </>

@@ -2,7 +2,7 @@ import { scaleLinear } from 'd3-scale';
 import type { Station } from '@/core/gauge/station';
 import type { FieldProfile, Stroke } from '@/core/hone/simulate';
 import { sayDia, sayLength } from '@/core/quantity/say';
-import type { Units } from '@/core/quantity/units';
+import { useUnits } from '../shell/units-context';
 
 const [WIDTH, HEIGHT, LEFT, RIGHT] = [830, 210, 60, 112];
 /** Room under the curves for the stones at both ends of their stroke. */
@@ -16,7 +16,6 @@ export function CutChart({
   lengthMm,
   stroke,
   lines,
-  units,
 }: {
   readonly before: readonly Station[];
   readonly after: FieldProfile | undefined;
@@ -26,8 +25,8 @@ export function CutChart({
   readonly stroke: Stroke;
   /** Levels to draw across, mm. */
   readonly lines: readonly { readonly mm: number; readonly text: string; readonly look: 'limit' | 'target' }[];
-  readonly units: Units;
 }) {
+  const units = useUnits();
   const all = [
     ...before.flatMap((s) => [s.highMm, s.lowMm]),
     ...measured.flatMap((s) => [s.highMm, s.lowMm]),

@@ -1,6 +1,7 @@
+import { fixed } from '@/core/quantity/figure';
 /** The pattern that the stones leave, at the angle that the strokes give; what was wished is drawn thin. Around the bore runs across, along it runs down. */
 export function Hatch({ gotDeg, wishedDeg }: { readonly gotDeg: number; readonly wishedDeg: number }) {
-  const label = `Cross-hatch: ${gotDeg.toFixed(0)}° at this speed, ${wishedDeg.toFixed(0)}° wished`;
+  const label = `Cross-hatch: ${fixed(gotDeg, 0)}° at this speed, ${fixed(wishedDeg, 0)}° wished`;
   return (
     <figure className="w-40">
       <svg viewBox="0 0 100 60" className="w-full border border-line bg-sheet" role="img" aria-label={label}>
@@ -17,8 +18,8 @@ export function Hatch({ gotDeg, wishedDeg }: { readonly gotDeg: number; readonly
         </g>
       </svg>
       <figcaption className="text-[13px]">
-        crosses at <b>{gotDeg.toFixed(0)}°</b>
-        <span className="text-ink2">, {wishedDeg.toFixed(0)}° wished</span>
+        crosses at <b>{fixed(gotDeg, 0)}°</b>
+        <span className="text-ink2">, {fixed(wishedDeg, 0)}° wished</span>
       </figcaption>
     </figure>
   );

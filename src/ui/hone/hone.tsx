@@ -6,7 +6,6 @@ import type { Material } from '@/core/family/material';
 import type { Station } from '@/core/gauge/station';
 import type { BorePass } from '@/core/hone/bore-pass';
 import { DRIVES } from '@/core/hone/drive';
-import type { BoreCut, LogPass } from '@/core/hone/hone-doors';
 import { honePlan } from '@/core/hone/hone-plan';
 import { type LearnedRate, pooledPass } from '@/core/hone/learned-rates';
 import type { Help, PredictionInput } from '@/core/hone/predicted-cut';
@@ -14,14 +13,14 @@ import { sayHelp } from '@/core/hone/say-help';
 import { sayHoned } from '@/core/hone/say-honed';
 import { cutsOfPasses, cutsOfPlan } from '@/core/hone/simulation';
 import { stationsInLanes } from '@/core/judge/lane-stations';
+import { fixed } from '@/core/quantity/figure';
 import { sayLength } from '@/core/quantity/say';
-import type { Units } from '@/core/quantity/units';
-import type { Rules } from '@/core/rules/rule-set';
 import { BoreChange } from '../judge/bore-change';
 import { useDraft } from '../save/use-draft';
 import { late } from '../shell/late';
+import { useUnits } from '../shell/units-context';
+import { useStation } from '../unit/station-context';
 import { StationFrame } from '../unit/station-frame';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { Hatch } from './hatch';
 import { Metronome } from './metronome';
 import { NextStep } from './next-step';
@@ -50,30 +49,20 @@ export type BoreToCut = {
 
 /** Cutting a bore to its target: the plan, which moves with every logged pass, and what to do now. */
 export function Hone({
-  target,
   bore,
   passes,
   rates,
-  units,
-  rules,
-  actions,
-  open,
-  now,
   ledger,
 }: {
-  readonly target: UnitTarget;
   readonly bore: BoreToCut;
   /** Since the bore was last gauged. */
   readonly passes: readonly BorePass[];
   /** What the shop's stones cut in this material: on all bores, and on others than this one. */
   readonly rates: { readonly all: readonly LearnedRate[]; readonly others: readonly LearnedRate[] };
-  readonly units: Units;
-  readonly rules: Rules;
-  readonly actions: { readonly logPass: SaveAction<LogPass>; readonly boreCut: SaveAction<BoreCut> };
-  readonly open: boolean;
-  readonly now: number;
   readonly ledger: ReactNode;
 }) {
+  const units = useUnits();
+  const { rules, open } = useStation();
   const { drill } = DRIVES;
   const [setup, setSetup] = useDraft<HoneSetup>('hone-setup', {
     drive: 'drill',
@@ -114,7 +103,6 @@ export function Hone({
             targetMm={bore.targetDiaMm}
             limitMm={bore.limitDiaMm}
             way={help && sayHelp(help, bore.blindEnd, units)}
-            units={units}
           />
           {plan.outcome === 'cut' && bore.stations.length > 0 && (
             <Predicted
@@ -126,7 +114,6 @@ export function Hone({
                 setHelp(h);
                 setTrying(h !== undefined);
               }}
-              units={units}
             />
           )}
           {open && plan.outcome === 'cut' && <Metronome strokesPerMin={setup.strokesPerMin} />}
@@ -137,16 +124,16 @@ export function Hone({
         </div>
       }
     >
-      <Setup setup={setup} units={units} onChange={setSetup} />
+      <Setup setup={setup} onChange={setSetup} />
       <div className="flex flex-wrap gap-4">
         <div className="min-w-0 flex-1 basis-96">
-          <PlanTable plan={plan} units={units} />
+          <PlanTable plan={plan} />
           <p className="mt-2 text-ink2">
             Stroke {sayLength(plan.strokeLengthMm, units)} {units.length}, out of {bore.blindEnd ? 'the mouth' : 'each end'} by{' '}
             {sayLength(plan.overrunMm, units)}
             {plan.stopShortMm === null ? '' : `, stopping ${sayLength(plan.stopShortMm, units)} ${units.length} short of the bottom`}.{' '}
-            {plan.surfaceSpeedMPerMin.toFixed(0)} m/min at the stones.
-            {plan.strokesForHatchPerMin === null ? '' : ` ${plan.strokesForHatchPerMin.toFixed(0)} strokes a minute give the hatch wished.`}
+            {fixed(plan.surfaceSpeedMPerMin, 0)} m/min at the stones.
+            {plan.strokesForHatchPerMin === null ? '' : ` ${fixed(plan.strokesForHatchPerMin, 0)} strokes a minute give the hatch wished.`}
           </p>
         </div>
         {plan.hatchGotDeg !== null && <Hatch gotDeg={plan.hatchGotDeg} wishedDeg={plan.rulesUsed.hatchDeg ?? rules.hatchDeg} />}
@@ -169,27 +156,22 @@ export function Hone({
             { mm: bore.limitDiaMm, text: 'limit', look: 'limit' },
             { mm: bore.targetDiaMm, text: 'target', look: 'target' },
           ]}
-          units={units}
-          rules={rules}
         />
       )}
       {open && plan.outcome !== 'past-limit' && (
         <PassForm
-          target={target}
           setup={setup}
           grit={stage?.grit ?? passes.at(-1)?.grit ?? 400}
           strokes={stage?.gaugeAfterStrokes ?? 10}
           nowMm={nowMm}
           material={bore.material}
-          units={units}
-          logPass={actions.logPass}
         />
       )}
-      <PassTable passes={passes} units={units} now={now} />
+      <PassTable passes={passes} />
       {open && (
         <section className="mt-4">
           <h3 className="head mb-1">{plan.outcome === 'cut' ? 'ENOUGH FOR NOW, OR DONE ELSEWHERE' : 'DONE'}</h3>
-          <BoreChange key={passes.length} target={target} suggested={sayHoned(passes)} open={open} boreCut={actions.boreCut} />
+          <BoreChange key={passes.length} suggested={sayHoned(passes)} />
         </section>
       )}
     </StationFrame>

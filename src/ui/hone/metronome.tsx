@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
+import { upTo } from '@/core/quantity/figure';
 import { MuteButton, useMuted } from '../shell/sound';
 
 /** Beats the stroke: in on one beat, out on the next. A click and a light; the click can be muted, and the bench keeps that. */
@@ -34,7 +35,7 @@ export function Metronome({ strokesPerMin }: { readonly strokesPerMin: number })
           setRunning(!running);
         }}
       >
-        {running ? 'Stop the beat' : `Beat ${Number(strokesPerMin.toFixed(0))} a minute`}
+        {running ? 'Stop the beat' : `Beat ${upTo(strokesPerMin, 0)} a minute`}
       </button>
       <MuteButton muted={muted} toggle={toggle} />
     </div>

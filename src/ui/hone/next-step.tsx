@@ -1,6 +1,6 @@
 import type { HonePlan } from '@/core/hone/hone-plan';
 import { sayDepth, sayDia } from '@/core/quantity/say';
-import type { Units } from '@/core/quantity/units';
+import { useUnits } from '../shell/units-context';
 
 /** What to do now, large enough to be read from the machine. */
 export function NextStep({
@@ -9,7 +9,6 @@ export function NextStep({
   targetMm,
   limitMm,
   way,
-  units,
 }: {
   readonly plan: HonePlan;
   readonly nowMm: number;
@@ -17,8 +16,8 @@ export function NextStep({
   readonly limitMm: number;
   /** How the stones are moved, where that is not as planned. */
   readonly way: string | undefined;
-  readonly units: Units;
 }) {
+  const units = useUnits();
   const stage = plan.stages[0];
   return (
     <section aria-live="polite">

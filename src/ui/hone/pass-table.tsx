@@ -2,14 +2,18 @@ import type { BorePass } from '@/core/hone/bore-pass';
 import { removedUm, turnsOf } from '@/core/hone/cutting-rate';
 import { DRIVES, TOOLS } from '@/core/hone/drive';
 import type { LearnedRate } from '@/core/hone/learned-rates';
+import { fixed } from '@/core/quantity/figure';
 import { sayDepth, sayDia, sayTemperature } from '@/core/quantity/say';
 import { sayWhen } from '@/core/quantity/say-time';
-import type { Units } from '@/core/quantity/units';
+import { useUnits } from '../shell/units-context';
 import { Scroll } from '../unit/scroll';
+import { useStation } from '../unit/station-context';
 import { TableHead } from '../unit/table-head';
 
 /** What was cut so far, pass by pass. */
-export function PassTable({ passes, units, now }: { readonly passes: readonly BorePass[]; readonly units: Units; readonly now: number }) {
+export function PassTable({ passes }: { readonly passes: readonly BorePass[] }) {
+  const units = useUnits();
+  const { now } = useStation();
   if (passes.length === 0) return null;
   return (
     <section className="mt-4">
@@ -25,7 +29,7 @@ export function PassTable({ passes, units, now }: { readonly passes: readonly Bo
                 </td>
                 <td className="cell font-bold">{p.grit}</td>
                 <td className="cell">{p.strokes}</td>
-                <td className="cell">{turnsOf(p).toFixed(0)}</td>
+                <td className="cell">{fixed(turnsOf(p), 0)}</td>
                 <td className="cell">{sayDia(p.beforeMm, units)}</td>
                 <td className="cell font-bold">
                   {sayDia(p.afterMm, units)}
@@ -56,11 +60,11 @@ export function LearnedRates({ rates }: { readonly rates: readonly LearnedRate[]
         <div key={r.grit} className="contents">
           <dt className="font-bold">{r.grit}</dt>
           <dd>
-            {r.umPer100Turns.toFixed(1)}
-            {r.spread === null ? '' : ` ± ${r.spread.toFixed(1)}`}
+            {fixed(r.umPer100Turns, 1)}
+            {r.spread === null ? '' : ` ± ${fixed(r.spread, 1)}`}
           </dd>
           <dd className="text-ink2">
-            {r.passes} {r.passes === 1 ? 'pass' : 'passes'}, {r.turns.toFixed(0)} turns
+            {r.passes} {r.passes === 1 ? 'pass' : 'passes'}, {fixed(r.turns, 0)} turns
           </dd>
         </div>
       ))}

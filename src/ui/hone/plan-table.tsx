@@ -1,11 +1,13 @@
 import type { HonePlan } from '@/core/hone/hone-plan';
+import { fixed } from '@/core/quantity/figure';
 import { sayDia } from '@/core/quantity/say';
-import type { Units } from '@/core/quantity/units';
+import { useUnits } from '../shell/units-context';
 import { Scroll } from '../unit/scroll';
 import { TableHead } from '../unit/table-head';
 
 /** The stages still to cut, coarse to fine. */
-export function PlanTable({ plan, units }: { readonly plan: HonePlan; readonly units: Units }) {
+export function PlanTable({ plan }: { readonly plan: HonePlan }) {
+  const units = useUnits();
   if (plan.stages.length === 0) return null;
   return (
     <Scroll label="Stages">
@@ -19,7 +21,7 @@ export function PlanTable({ plan, units }: { readonly plan: HonePlan; readonly u
               </th>
               <td className="cell">{sayDia(s.fromMm, units)}</td>
               <td className="cell font-bold">{sayDia(s.toMm, units)}</td>
-              <td className="cell">{s.umPer100Turns.toFixed(1)}</td>
+              <td className="cell">{fixed(s.umPer100Turns, 1)}</td>
               <td className="cell font-bold">{s.gaugeAfterStrokes} strokes</td>
               <td className="cell text-ink2">
                 {s.strokes} strokes, {saySeconds(s.seconds)}

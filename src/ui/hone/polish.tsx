@@ -4,10 +4,9 @@ import { type ReactNode, useState } from 'react';
 import type { Material } from '@/core/family/material';
 import type { BorePass } from '@/core/hone/bore-pass';
 import { DRIVES } from '@/core/hone/drive';
-import type { LogPass } from '@/core/hone/hone-doors';
-import type { Units } from '@/core/quantity/units';
+import { fixed } from '@/core/quantity/figure';
+import { useStation } from '../unit/station-context';
 import { StationFrame } from '../unit/station-frame';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { PassForm } from './pass-form';
 import { PassTable } from './pass-table';
 import type { HoneSetup } from './setup';
@@ -19,31 +18,22 @@ const POINTS = [
 
 /** A bore that is polished and not cut: beads or paper, logged where they were measured, and signed off when it is clean. */
 export function Polish({
-  target,
   stockUm,
   startDiaMm,
   material,
   passes,
-  units,
-  logPass,
-  open,
-  now,
   signOff,
   ledger,
 }: {
-  readonly target: UnitTarget;
   /** Most that a polish may take off the diameter. */
   readonly stockUm: number;
   readonly startDiaMm: number | null;
   readonly material: Material;
   readonly passes: readonly BorePass[];
-  readonly units: Units;
-  readonly logPass: SaveAction<LogPass>;
-  readonly open: boolean;
-  readonly now: number;
   readonly signOff: ReactNode;
   readonly ledger: ReactNode;
 }) {
+  const { open } = useStation();
   const [seen, setSeen] = useState<readonly string[]>([]);
   const nowMm = passes.at(-1)?.afterMm ?? startDiaMm;
   const offUm = startDiaMm === null || nowMm === null ? 0 : (nowMm - startDiaMm) * 1000;
@@ -68,23 +58,13 @@ export function Polish({
       </ul>
       {offUm > stockUm && (
         <p className="mt-3 border-l-4 border-amber bg-sheet px-3 py-2">
-          {offUm.toFixed(0)} µm off: a polish takes no more than {stockUm} µm. Gauge the bore again before it goes on.
+          {fixed(offUm, 0)} µm off: a polish takes no more than {stockUm} µm. Gauge the bore again before it goes on.
         </p>
       )}
       {open && nowMm !== null && (
-        <PassForm
-          target={target}
-          setup={hand}
-          grit={600}
-          strokes={10}
-          nowMm={nowMm}
-          material={material}
-          tools={['paper', 'bead']}
-          units={units}
-          logPass={logPass}
-        />
+        <PassForm setup={hand} grit={600} strokes={10} nowMm={nowMm} material={material} tools={['paper', 'bead']} />
       )}
-      <PassTable passes={passes} units={units} now={now} />
+      <PassTable passes={passes} />
     </StationFrame>
   );
 }

@@ -3,7 +3,7 @@
 import type { Help, HelpName, Prediction, PredictionInput } from '@/core/hone/predicted-cut';
 import { sayHelp } from '@/core/hone/say-help';
 import { sayDepth, sayDia, sayLength } from '@/core/quantity/say';
-import type { Units } from '@/core/quantity/units';
+import { useUnits } from '../shell/units-context';
 import { useWorker } from '../shell/use-worker';
 
 const openWorker = (): Worker => new Worker(new URL('./prediction.worker.ts', import.meta.url), { type: 'module' });
@@ -15,7 +15,6 @@ export function Predicted({
   uncertaintyMm,
   chosen,
   onTry,
-  units,
 }: {
   readonly input: PredictionInput;
   readonly limitMm: number;
@@ -24,8 +23,8 @@ export function Predicted({
   /** What is tried now. */
   readonly chosen: HelpName | undefined;
   readonly onTry: (help: Help | undefined) => void;
-  readonly units: Units;
 }) {
+  const units = useUnits();
   const said = useWorker<PredictionInput, Prediction>(openWorker, input);
   if (said === undefined) return <p className="text-ink2">Trying the cut in the model …</p>;
   const { planned, helps } = said;

@@ -1,9 +1,9 @@
 'use client';
 
 import { DRIVE_NAMES, DRIVES, type Drive } from '@/core/hone/drive';
-import type { Units } from '@/core/quantity/units';
 import { Choices } from '../field/choices';
 import { LengthField } from '../field/quantity-field';
+import { useUnits } from '../shell/units-context';
 
 /** How the stones are driven, and what is wished of them. */
 export type HoneSetup = {
@@ -14,15 +14,8 @@ export type HoneSetup = {
   readonly finish: 'cross-hatch' | 'fine';
 };
 
-export function Setup({
-  setup,
-  units,
-  onChange,
-}: {
-  readonly setup: HoneSetup;
-  readonly units: Units;
-  readonly onChange: (setup: HoneSetup) => void;
-}) {
+export function Setup({ setup, onChange }: { readonly setup: HoneSetup; readonly onChange: (setup: HoneSetup) => void }) {
+  const units = useUnits();
   const set = (news: Partial<HoneSetup>): void => onChange({ ...setup, ...news });
   return (
     <div className="mb-3 flex flex-wrap items-end gap-x-4 gap-y-2">
@@ -39,7 +32,6 @@ export function Setup({
         label={`Stone, ${units.length}`}
         className="w-20"
         value={setup.stoneLengthMm}
-        units={units}
         onSay={(mm) => mm !== null && mm > 0 && set({ stoneLengthMm: mm })}
       />
       <Choices

@@ -9,10 +9,10 @@ import type { CutWay } from '@/core/hone/predicted-cut';
 import { offBy, predictedForm, type SimulatedCut, type SimulationFrame, type SimulationInput } from '@/core/hone/simulation';
 import { stationsInLanes } from '@/core/judge/lane-stations';
 import { sayDia, sayLength } from '@/core/quantity/say';
-import type { Units } from '@/core/quantity/units';
-import type { Rules } from '@/core/rules/rule-set';
 import { SliderField } from '../field/slider-field';
+import { useUnits } from '../shell/units-context';
 import { useWorker } from '../shell/use-worker';
+import { useStation } from '../unit/station-context';
 import { CutChart } from './cut-chart';
 
 const openWorker = (): Worker => new Worker(new URL('./simulation.worker.ts', import.meta.url), { type: 'module' });
@@ -36,8 +36,6 @@ export function Simulation({
   stoneLengthMm: usualStone,
   lines,
   measured = [],
-  units,
-  rules,
 }: {
   readonly bore: SimulatedBore;
   readonly cuts: readonly SimulatedCut[];
@@ -51,9 +49,9 @@ export function Simulation({
   readonly lines: Parameters<typeof CutChart>[0]['lines'];
   /** What was gauged after the cut, if it was made. */
   readonly measured?: readonly Station[];
-  readonly units: Units;
-  readonly rules: Rules;
 }) {
+  const units = useUnits();
+  const { rules } = useStation();
   const most = (stone: number, out: number): number => bore.lengthMm - stone + (bore.blindEnd ? out - rules.reliefMm : 2 * out);
   const [stone, setStone] = useState(way?.stroke.stoneLengthMm);
   const [overrun, setOverrun] = useState(way?.stroke.overrunMm);
@@ -89,7 +87,6 @@ export function Simulation({
         lengthMm={bore.lengthMm}
         stroke={input.stroke}
         lines={lines}
-        units={units}
       />
       <p role="status" className="min-h-6">
         {form === undefined || frame === undefined ? (

@@ -1,19 +1,21 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
+import { identifyAction } from '@/app/actions/identify';
 import type { Feature, Measured } from '@/core/identify/feature';
 import { type Fitment, sayFitment } from '@/core/identify/fitment';
 import type { InStore } from '@/core/identify/identify';
-import type { IdentifyUnit } from '@/core/identify/identify-doors';
 import { queryOf } from '@/core/identify/identify-query';
+import { fixed } from '@/core/quantity/figure';
 import { sayLength, sayNominal } from '@/core/quantity/say';
-import type { Units } from '@/core/quantity/units';
-import { LengthField } from '../field/quantity-field';
+import { SelectField } from '../field/select-field';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import { Go } from '../shell/go';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
-import { ThreadHelp } from './thread-help';
+import { useRead } from '../shell/reads';
+import { useUnits } from '../shell/units-context';
+import { useAddress } from '../shell/use-address';
+import { MeasuredFields } from './measured-fields';
 
 const WORDS: { readonly [F in Feature]: string } = {
   boreMm: 'bore',
@@ -25,6 +27,9 @@ const WORDS: { readonly [F in Feature]: string } = {
   castingMark: 'casting mark',
 };
 
+/** The unit that is being told what it is; `open`: this person may say so. */
+type ToldUnit = { readonly tag: string; readonly machine: string; readonly is: string | null; readonly open: boolean };
+
 /** The worksheet of "what is this unit": what can be measured, the fitments it may be, and what to measure next. It stands in the address. */
 export function Identify({
   measured: start,
@@ -32,49 +37,28 @@ export function Identify({
   families,
   first,
   unit,
-  units,
-  open,
-  save: action,
 }: {
   readonly measured: Measured;
   readonly family: string | null;
   readonly families: readonly { readonly name: string; readonly label: string }[];
   readonly first: InStore;
   /** The unit that is being told, where there is one. */
-  readonly unit: { readonly target: UnitTarget; readonly tag: string; readonly machine: string; readonly is: string | null } | undefined;
-  readonly units: Units;
-  readonly open: boolean;
-  readonly save: SaveAction<IdentifyUnit>;
+  readonly unit: ToldUnit | undefined;
 }) {
   const [measured, setMeasured] = useState(start);
   const [family, setFamily] = useState(startFamily);
-  const [threads, setThreads] = useState(start.portThreads?.join(', ') ?? '');
-  const [answer, setAnswer] = useState(first);
-  const [failed, setFailed] = useState(false);
   const query = new URLSearchParams([
     ...new URLSearchParams(queryOf(measured)),
     ...(family === null ? [] : [['family', family] as [string, string]]),
   ]).toString();
-  const asked = useRef(query);
+  const [begun] = useState(query);
   const tag = unit?.tag;
-  useEffect(() => {
-    if (asked.current === query) return;
-    asked.current = query;
-    const whole = tag === undefined ? query : `unit=${tag}&${query}`;
-    window.history.replaceState(null, '', `/kits/identify${whole === '' ? '' : `?${whole}`}`);
-    const stop = new AbortController();
-    fetch(`/api/v1/store/identify?${query}`, { signal: stop.signal })
-      .then(async (r) => {
-        if (r.ok) setAnswer((await r.json()) as InStore);
-        setFailed(!r.ok);
-      })
-      .catch(() => stop.signal.aborted || setFailed(true));
-    return () => stop.abort();
-  }, [query, tag]);
+  useAddress('/kits/identify', tag === undefined ? query : `unit=${tag}&${query}`);
+  const read = useRead<InStore>(`/api/v1/store/identify?${query}`, query === begun ? first : undefined);
+  const answer = read.data ?? first;
   const say = (news: Measured): void =>
     setMeasured((m) => Object.fromEntries(Object.entries({ ...m, ...news }).filter(([, v]) => v != null)));
   const next = answer.measureNext?.feature;
-  const fieldOf = (f: Feature): string => (f === next ? 'border-l-4 border-act pl-2' : 'pl-3');
   return (
     <div className="grid gap-x-6 gap-y-4 lg:grid-cols-[18rem_minmax(0,1fr)]">
       <section aria-label="What was measured" className="grid content-start gap-2">
@@ -88,87 +72,19 @@ export function Identify({
             {unit.is !== null && <span className="block text-ink2">taken to be: {unit.is}</span>}
           </p>
         )}
-        <label className="label mb-0 pl-3">
-          Kind of unit
-          <select
-            className="field text-ink"
-            value={family ?? ''}
-            onChange={(e) => setFamily(e.target.value === '' ? null : e.target.value)}
-          >
-            <option value="">any</option>
-            {families.map((f) => (
-              <option key={f.name} value={f.name}>
-                {f.label}
-              </option>
-            ))}
-          </select>
-        </label>
-        {(
-          [
-            ['boreMm', 'Bore', true],
-            ['strokeMm', 'Stroke', false],
-            ['bodyLengthMm', 'Body, end to end', false],
-            ['studPitchMm', 'Studs, middle to middle', false],
-          ] as const
-        ).map(([f, label, fine]) => (
-          <LengthField
-            key={f}
-            label={`${label}, ${units.length}`}
-            className={fieldOf(f)}
-            fine={fine}
-            say="typing"
-            value={measured[f]?.value ?? null}
-            units={units}
-            onSay={(value) => say({ [f]: value === null ? null : { value } })}
-          />
-        ))}
-        <label className={`label mb-0 ${fieldOf('portThreads')}`}>
-          Threads of the ports, with commas
-          <input
-            className="field text-ink"
-            placeholder="such as M10x1, M12x1"
-            value={threads}
-            maxLength={200}
-            onChange={(e) => {
-              setThreads(e.target.value);
-              const all = e.target.value
-                .split(',')
-                .map((t) => t.trim())
-                .filter((t) => t !== '');
-              say({ portThreads: all.length === 0 ? null : all });
-            }}
-          />
-        </label>
-        <label className={`label mb-0 ${fieldOf('outletCount')}`}>
-          Outlets
-          <input
-            className="field w-24 text-ink"
-            inputMode="numeric"
-            value={measured.outletCount ?? ''}
-            onChange={(e) => say({ outletCount: /^\d{1,2}$/.test(e.target.value) ? Number(e.target.value) : null })}
-          />
-        </label>
-        <label className={`label mb-0 ${fieldOf('castingMark')}`}>
-          Cast into it; ? for what cannot be read
-          <input
-            className="field text-ink"
-            value={measured.castingMark ?? ''}
-            maxLength={100}
-            onChange={(e) => say({ castingMark: e.target.value === '' ? null : e.target.value })}
-          />
-        </label>
-        <ThreadHelp
-          units={units}
-          onTake={(name) => {
-            const all = [...(measured.portThreads ?? []), name];
-            setThreads(all.join(', '));
-            say({ portThreads: all });
-          }}
+        <SelectField
+          label="Kind of unit"
+          className="pl-3"
+          value={family}
+          options={families.map((f) => ({ value: f.name, text: f.label }))}
+          none="any"
+          onSay={setFamily}
         />
+        <MeasuredFields measured={measured} next={next} onSay={say} />
       </section>
       <section aria-label="What it may be" aria-live="polite">
         <h2 className="head mb-1">IT MAY BE</h2>
-        {failed && <p className="text-amber">No answer came: what is shown is of the readings before.</p>}
+        {read.isError && <p className="text-amber">No answer came: what is shown is of the readings before.</p>}
         {answer.inAll === 0 ? (
           <p className="text-ink2">The store knows no fitment of this kind yet: import them, and measured units will tell themselves.</p>
         ) : (
@@ -179,7 +95,7 @@ export function Identify({
             ) : (
               <>
                 Measure the <b>{WORDS[next]}</b> next: of all that is left it tells most
-                {answer.measureNext !== null && ` (${answer.measureNext.dropBits.toFixed(1)} bits)`}.
+                {answer.measureNext !== null && ` (${fixed(answer.measureNext.dropBits, 1)} bits)`}.
               </>
             )}
           </p>
@@ -188,7 +104,7 @@ export function Identify({
           Chances among the fitments on record, by what was measured: one that is not on record is not among them.
         </p>
         {answer.candidates.map((c) => (
-          <Row key={c.id} c={c} unit={unit} units={units} measured={measured} open={open} action={action} />
+          <Row key={c.id} c={c} unit={unit} measured={measured} />
         ))}
         {answer.inAll > answer.candidates.length && (
           <p className="mt-1 text-[13px] text-ink2">{answer.inAll - answer.candidates.length} more are less likely.</p>
@@ -201,18 +117,13 @@ export function Identify({
 function Row({
   c,
   unit,
-  units,
   measured,
-  open,
-  action,
 }: {
   readonly c: InStore['candidates'][number];
-  readonly unit: { readonly target: UnitTarget; readonly is: string | null } | undefined;
-  readonly units: Units;
+  readonly unit: ToldUnit | undefined;
   readonly measured: Measured;
-  readonly open: boolean;
-  readonly action: SaveAction<IdentifyUnit>;
 }) {
+  const units = useUnits();
   const { fitment } = c;
   return (
     <article aria-label={sayFitment(fitment)} className="border border-b-0 border-line bg-sheet px-3 py-1.5 last-of-type:border-b">
@@ -223,7 +134,7 @@ function Row({
           <rect x="0.5" y="0.5" width={79 * c.probability} height="9" fill="var(--act)" />
         </svg>
         <span className="font-bold">{sayFitment(fitment)}</span>
-        {unit !== undefined && open && <ItIs unit={unit} fitment={fitment} measured={measured} action={action} />}
+        {unit?.open === true && <ItIs unit={unit} fitment={fitment} measured={measured} />}
       </div>
       <p className="text-[13px] text-ink2">
         {[
@@ -256,18 +167,8 @@ function Row({
   );
 }
 
-function ItIs({
-  unit,
-  fitment,
-  measured,
-  action,
-}: {
-  readonly unit: { readonly target: UnitTarget; readonly is: string | null };
-  readonly fitment: Fitment;
-  readonly measured: Measured;
-  readonly action: SaveAction<IdentifyUnit>;
-}) {
-  const { save, saving, acceptTheirs } = useSave(action, unit.target);
+function ItIs({ unit, fitment, measured }: { readonly unit: ToldUnit; readonly fitment: Fitment; readonly measured: Measured }) {
+  const { save, saving, decide } = useSave(identifyAction);
   return unit.is === sayFitment(fitment) ? (
     <b className="ml-auto text-act">it is this one</b>
   ) : (
@@ -280,7 +181,7 @@ function ItIs({
       >
         It is this one
       </button>
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <SaveNote saving={saving} onDecide={decide} />
     </span>
   );
 }

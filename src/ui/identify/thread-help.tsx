@@ -3,12 +3,13 @@
 import { useState } from 'react';
 import { sayLength } from '@/core/quantity/say';
 import { SEAT_NAMES, SEATS, threadsLike } from '@/core/quantity/thread';
-import type { Units } from '@/core/quantity/units';
 import { Choices } from '../field/choices';
 import { LengthField } from '../field/quantity-field';
+import { useUnits } from '../shell/units-context';
 
 /** Which thread a screw or a port has, by its size and pitch, and which flare the port's seat takes. */
-export function ThreadHelp({ units, onTake }: { readonly units: Units; readonly onTake: (thread: string) => void }) {
+export function ThreadHelp({ onTake }: { readonly onTake: (thread: string) => void }) {
+  const units = useUnits();
   const [of, setOf] = useState<'screw' | 'port'>('screw');
   const [diaMm, setDia] = useState<number | null>(null);
   const [overTen, setOverTen] = useState<number | null>(null);
@@ -26,8 +27,8 @@ export function ThreadHelp({ units, onTake }: { readonly units: Units; readonly 
           value={of}
           onPick={setOf}
         />
-        <LengthField label={`Across its crests, ${units.length}`} say="typing" value={diaMm} units={units} onSay={setDia} />
-        <LengthField label={`Over ten turns, ${units.length}`} say="typing" value={overTen} units={units} onSay={setOverTen} />
+        <LengthField label={`Across its crests, ${units.length}`} say="typing" value={diaMm} onSay={setDia} />
+        <LengthField label={`Over ten turns, ${units.length}`} say="typing" value={overTen} onSay={setOverTen} />
         {diaMm !== null && guesses.length === 0 && (
           <p className="text-amber">None of the usual threads comes near: measure again on clean crests.</p>
         )}

@@ -1,42 +1,20 @@
 'use client';
 
-import { useState } from 'react';
-import type { BoreCut } from '@/core/hone/hone-doors';
-import { SaveNote } from '../save/save-note';
-import { useSave } from '../save/use-save';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { boreCutAction } from '@/app/actions/hone';
+import { ActionFormFrame } from '../form/action-form';
+import { fieldsOf } from '../form/fields';
+import { useUnitForm } from '../form/use-action-form';
+import { useStation } from '../unit/station-context';
 
-/** The bore was cut: what was done is noted, and the unit goes back to be gauged and judged as it is now. */
-export function BoreChange({
-  target,
-  suggested,
-  open,
-  boreCut,
-}: {
-  readonly target: UnitTarget;
-  /** What the record knows already. */
-  readonly suggested: string;
-  readonly open: boolean;
-  readonly boreCut: SaveAction<BoreCut>;
-}) {
-  const { save, saving, acceptTheirs } = useSave(boreCut, target);
-  const [note, setNote] = useState(suggested);
+const { Text } = fieldsOf<{ readonly note: string }>();
+
+/** The bore was cut: what was done is noted, and the unit goes back to be gauged and judged as it is now. @param suggested what the record knows already */
+export function BoreChange({ suggested }: { readonly suggested: string }) {
+  const { open } = useStation();
+  const cutting = useUnitForm(boreCutAction, { note: suggested }, (v) => v);
   return (
-    <form
-      className="grid max-w-xl gap-3"
-      onSubmit={(e) => {
-        e.preventDefault();
-        void save({ note });
-      }}
-    >
-      <label className="label">
-        What was done: grits, strokes, speed
-        <textarea className="field min-h-20 py-2 text-ink" value={note} onChange={(e) => setNote(e.target.value)} />
-      </label>
-      <button type="submit" className="btn w-fit" disabled={!open || saving.kind === 'saving'}>
-        Honed and washed: gauge again
-      </button>
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
-    </form>
+    <ActionFormFrame of={cutting} submit="Honed and washed: gauge again" may={open} className="grid max-w-xl gap-3">
+      <Text name="note" label="What was done: grits, strokes, speed" rows={3} />
+    </ActionFormFrame>
   );
 }

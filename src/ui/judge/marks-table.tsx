@@ -1,20 +1,22 @@
 'use client';
 
-import { memo, useEffect, useState } from 'react';
+import { memo, useMemo } from 'react';
 import type { JudgedMark } from '@/core/judge/judge';
-import { MARK_KINDS, MARK_WORDS, type MarkKind } from '@/core/judge/mark';
+import { type BeforeCut, MARK_KINDS, MARK_WORDS, type MarkKind } from '@/core/judge/mark';
 import type { MarkRecord } from '@/core/judge/mark-record';
 import { depthDoubt } from '@/core/judge/mark-verdict';
-import { sayDia, sayLength } from '@/core/quantity/say';
+import { BORE_OUTCOMES } from '@/core/judge/outcome';
+import { depthIn, depthUnit, sayDepth, sayDia, sayLength } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
-import type { Rules } from '@/core/rules/rule-set';
 import type { Photo } from '@/core/unit/photo';
 import { OUTCOME_WORDS, VerdictSign } from '../drawing/verdict-sign';
 import { AngleField, DepthField, LengthField } from '../field/quantity-field';
 import { CameraButton } from '../photo/camera-button';
 import { Thumbs } from '../photo/thumbs';
-import { Scroll } from '../unit/scroll';
-import { TableHead } from '../unit/table-head';
+import { useUnits } from '../shell/units-context';
+import { type Column, DataTable } from '../table/data-table';
+import { useStation } from '../unit/station-context';
+import { Word } from '../unit/word';
 
 type RowActions = {
   readonly onChoose: (id: string) => void;
@@ -23,9 +25,6 @@ type RowActions = {
   readonly onPhoto: (files: readonly File[], id: string, name: string) => void;
 };
 
-/** Marks that the table shows at once: a browser lays hundreds of rows of fields out anew with every keystroke. */
-const A_PAGE = 40;
-
 /** The marks of the map as a table: the same data, and what each is judged. */
 export function MarksTable({
   marks,
@@ -33,9 +32,7 @@ export function MarksTable({
   savedIds,
   photos,
   chosen,
-  units,
-  rules,
-  open,
+  beforeCut,
   ...actions
 }: RowActions & {
   readonly marks: readonly MarkRecord[];
@@ -44,74 +41,52 @@ export function MarksTable({
   readonly savedIds: ReadonlySet<string>;
   readonly photos: readonly Photo[];
   readonly chosen: string | undefined;
-  readonly units: Units;
-  readonly rules: Rules;
-  readonly open: boolean;
+  readonly beforeCut: { readonly [markId: string]: BeforeCut | undefined };
 }) {
-  const pages = Math.max(1, Math.ceil(marks.length / A_PAGE));
-  const [asked, setPage] = useState(0);
-  // The page that holds the chosen mark, until another is asked for.
-  const at = Math.floor(marks.findIndex((m) => m.id === chosen) / A_PAGE);
-  useEffect(() => {
-    if (at >= 0) setPage(at);
-  }, [at]);
-  const page = Math.min(asked, pages - 1);
-  if (marks.length === 0) return null;
+  const units = useUnits();
+  const { rules } = useStation();
+  const columns = useMemo(() => columnsOf(units, judged), [units, judged]);
   return (
-    <>
-      <Scroll label="Marks" className="mt-2">
-        <table className="w-full border-collapse">
-          <TableHead
-            names={[
-              'Mark',
-              'Kind',
-              `From, ${units.length}`,
-              'To',
-              'Clock',
-              'to',
-              'Deep, µm',
-              '±',
-              'Clean',
-              'Needs ⌀',
-              'Judged',
-              'Photo',
-              '',
-            ]}
+    <div className="mt-2">
+      <DataTable
+        label="Marks"
+        cards
+        columns={columns}
+        rows={marks}
+        keyOf={(m) => m.id}
+        shown={chosen}
+        row={(m) => (
+          <Row
+            m={m}
+            judged={judged.get(m.name)}
+            photos={photos}
+            chosen={m.id === chosen}
+            unseen={m.seenAt === null ? undefined : beforeCut[m.id]}
+            saved={savedIds.has(m.id)}
+            doubt={m.depthUm == null || m.depthUncertaintyUm != null ? undefined : depthDoubt(m.depthUm, rules)}
+            {...actions}
           />
-          <tbody>
-            {marks.slice(page * A_PAGE, (page + 1) * A_PAGE).map((m) => (
-              <Row
-                key={m.id}
-                m={m}
-                judged={judged.get(m.name)}
-                photos={photos}
-                chosen={m.id === chosen}
-                saved={savedIds.has(m.id)}
-                units={units}
-                doubt={m.depthUm == null || m.depthUncertaintyUm != null ? undefined : depthDoubt(m.depthUm, rules)}
-                open={open}
-                {...actions}
-              />
-            ))}
-          </tbody>
-        </table>
-      </Scroll>
-      {pages > 1 && (
-        <div className="mt-2 flex items-center gap-3">
-          <button type="button" className="btn-quiet" disabled={page === 0} onClick={() => setPage(page - 1)}>
-            Marks before
-          </button>
-          <p>
-            {page * A_PAGE + 1} to {Math.min(marks.length, (page + 1) * A_PAGE)} of {marks.length}
-          </p>
-          <button type="button" className="btn-quiet" disabled={page === pages - 1} onClick={() => setPage(page + 1)}>
-            Marks after
-          </button>
-        </div>
-      )}
-    </>
+        )}
+      />
+    </div>
   );
 }
+
+const columnsOf = (units: Units, judged: ReadonlyMap<string, JudgedMark>): readonly Column<MarkRecord>[] => [
+  { id: 'name', head: 'Mark', by: (m) => Number(m.name.replace(/\D/g, '')) || m.name },
+  { id: 'kind', head: 'Kind', by: (m) => m.kind },
+  { id: 'x0', head: `From, ${units.length}`, by: (m) => m.x0Mm },
+  { id: 'x1', head: 'To', by: (m) => m.x1Mm },
+  { id: 'clock0', head: 'Clock', by: (m) => m.clock0Deg },
+  { id: 'clock1', head: 'to', by: (m) => m.clock1Deg },
+  { id: 'depth', head: `Deep, ${depthUnit(units)}`, by: (m) => m.depthUm ?? null },
+  { id: 'doubt', head: '±', by: (m) => m.depthUncertaintyUm ?? null },
+  { id: 'clean', head: 'Clean', by: (m) => Number(m.cleaned) },
+  { id: 'needs', head: 'Needs ⌀', by: (m) => judged.get(m.name)?.needsDiaMm ?? null },
+  { id: 'judged', head: 'Judged', by: (m) => BORE_OUTCOMES.indexOf(judged.get(m.name)?.outcome ?? 'undecided') },
+  { id: 'photo', head: 'Photo' },
+  { id: 'remove', head: '' },
+];
 
 /** Judging gives every mark a new answer with each keystroke: a row is drawn anew only where the answer is another. */
 const Row = memo(
@@ -121,9 +96,8 @@ const Row = memo(
     photos,
     chosen,
     saved,
-    units,
     doubt,
-    open,
+    unseen,
     onChoose,
     onChange,
     onRemove,
@@ -134,128 +108,141 @@ const Row = memo(
     readonly photos: readonly Photo[];
     readonly chosen: boolean;
     readonly saved: boolean;
-    readonly units: Units;
+    /** Last seen before the bore was cut. */
+    readonly unseen: BeforeCut | undefined;
     /** What is counted for a depth that has no uncertainty of its own, µm. */
     readonly doubt: number | undefined;
-    readonly open: boolean;
-  }) => (
-    <tr className={chosen ? 'bg-tint2' : ''} onFocus={() => onChoose(m.id)}>
-      <th scope="row" className="cell font-bold">
-        {m.name}
-      </th>
-      <td className="cell">
-        <select
-          className="field w-28"
-          aria-label={`Kind of ${m.name}`}
-          disabled={!open}
-          value={m.kind}
-          onChange={(e) => onChange(m.id, { kind: e.target.value as MarkKind })}
-        >
-          {MARK_KINDS.map((k) => (
-            <option key={k} value={k}>
-              {MARK_WORDS[k]}
-            </option>
-          ))}
-        </select>
-      </td>
-      {(['x0Mm', 'x1Mm'] as const).map((end) => (
-        <td key={end} className="cell">
-          <LengthField
-            label={`${m.name} ${end === 'x0Mm' ? 'from' : 'to'}`}
-            hideLabel
-            className="w-16"
-            value={m[end]}
+  }) => {
+    const units = useUnits();
+    const { open } = useStation();
+    return (
+      <tr className={chosen ? 'bg-tint2' : ''} onFocus={() => onChoose(m.id)}>
+        <th scope="row" className="cell font-bold">
+          {m.name}
+        </th>
+        <td className="cell" data-label="Kind">
+          <select
+            className="field w-28"
+            aria-label={`Kind of ${m.name}`}
             disabled={!open}
-            units={units}
-            onSay={(mm) =>
-              mm !== null &&
-              onChange(m.id, end === 'x0Mm' ? { x0Mm: mm, x1Mm: Math.max(mm, m.x1Mm) } : { x1Mm: mm, x0Mm: Math.min(mm, m.x0Mm) })
-            }
-          />
+            value={m.kind}
+            onChange={(e) => onChange(m.id, { kind: e.target.value as MarkKind })}
+          >
+            {MARK_KINDS.map((k) => (
+              <option key={k} value={k}>
+                {MARK_WORDS[k]}
+              </option>
+            ))}
+          </select>
         </td>
-      ))}
-      {(['clock0Deg', 'clock1Deg'] as const).map((end) => (
-        <td key={end} className="cell">
-          <AngleField
-            label={`${m.name} clock ${end === 'clock0Deg' ? 'from' : 'to'}`}
+        {(['x0Mm', 'x1Mm'] as const).map((end) => (
+          <td key={end} className="cell" data-label={end === 'x0Mm' ? 'From' : 'To'}>
+            <LengthField
+              label={`${m.name} ${end === 'x0Mm' ? 'from' : 'to'}`}
+              hideLabel
+              className="w-16"
+              value={m[end]}
+              disabled={!open}
+              onSay={(mm) =>
+                mm !== null &&
+                onChange(m.id, end === 'x0Mm' ? { x0Mm: mm, x1Mm: Math.max(mm, m.x1Mm) } : { x1Mm: mm, x0Mm: Math.min(mm, m.x0Mm) })
+              }
+            />
+          </td>
+        ))}
+        {(['clock0Deg', 'clock1Deg'] as const).map((end) => (
+          <td key={end} className="cell" data-label={end === 'clock0Deg' ? 'Clock' : 'to'}>
+            <AngleField
+              label={`${m.name} clock ${end === 'clock0Deg' ? 'from' : 'to'}`}
+              hideLabel
+              className="w-14"
+              value={m[end]}
+              disabled={!open}
+              say="typing"
+              onSay={(deg) => onChange(m.id, { [end]: deg ?? 0 })}
+            />
+          </td>
+        ))}
+        <td className="cell" data-label="Deep">
+          <DepthField
+            label={`${m.name} depth`}
             hideLabel
             className="w-14"
-            value={m[end]}
+            value={m.depthUm ?? null}
             disabled={!open}
             say="typing"
-            onSay={(deg) => onChange(m.id, { [end]: deg ?? 0 })}
+            onSay={(depthUm) => onChange(m.id, { depthUm })}
           />
         </td>
-      ))}
-      <td className="cell">
-        <DepthField
-          label={`${m.name} depth`}
-          hideLabel
-          className="w-14"
-          value={m.depthUm ?? null}
-          disabled={!open}
-          say="typing"
-          onSay={(depthUm) => onChange(m.id, { depthUm })}
-        />
-      </td>
-      <td className="cell">
-        <DepthField
-          label={`${m.name} depth uncertainty`}
-          hideLabel
-          className="w-14"
-          value={m.depthUncertaintyUm ?? null}
-          hint={doubt === undefined ? undefined : String(Number(doubt.toFixed(1)))}
-          disabled={!open}
-          say="typing"
-          onSay={(depthUncertaintyUm) => onChange(m.id, { depthUncertaintyUm })}
-        />
-        {doubt !== undefined && <span className="block text-[12px] text-ink2">the rule’s</span>}
-      </td>
-      <td className="cell text-center">
-        <input
-          type="checkbox"
-          className="size-5 accent-act"
-          aria-label={`${m.name} cleaned`}
-          disabled={!open}
-          checked={m.cleaned}
-          onChange={(e) => onChange(m.id, { cleaned: e.target.checked })}
-        />
-      </td>
-      <td className="cell">{judged?.needsDiaMm == null ? '–' : sayDia(judged.needsDiaMm, units)}</td>
-      <td className="cell min-w-36">
-        <span className="flex items-center gap-1.5 whitespace-nowrap">
-          <VerdictSign outcome={judged?.outcome ?? null} />
-          {judged === undefined ? '' : OUTCOME_WORDS[judged.outcome].toLowerCase()}
-        </span>
-        {judged !== undefined && (
-          <span className="block text-[12px] text-ink2">
-            {judged.zone === 'clear' ? `${sayLength(judged.distanceMm, units)} ${units.length} off ` : `${judged.zone}, `}
-            {judged.nearestSealId.replaceAll('-', ' ')}
+        <td className="cell" data-label="±">
+          <DepthField
+            label={`${m.name} depth uncertainty`}
+            hideLabel
+            className="w-14"
+            value={m.depthUncertaintyUm ?? null}
+            hint={doubt === undefined ? undefined : depthIn(doubt, units)}
+            disabled={!open}
+            say="typing"
+            onSay={(depthUncertaintyUm) => onChange(m.id, { depthUncertaintyUm })}
+          />
+          {doubt !== undefined && <span className="block text-[12px] text-ink2">the rule’s</span>}
+        </td>
+        <td className="cell text-center" data-label="Clean">
+          <input
+            type="checkbox"
+            className="size-5 accent-act"
+            aria-label={`${m.name} cleaned`}
+            disabled={!open}
+            checked={m.cleaned}
+            onChange={(e) => onChange(m.id, { cleaned: e.target.checked })}
+          />
+        </td>
+        <td className="cell" data-label="Needs ⌀">
+          {judged?.needsDiaMm == null ? '–' : sayDia(judged.needsDiaMm, units)}
+        </td>
+        <td className="cell min-w-36" data-label="Judged">
+          <span className="flex items-center gap-1.5 whitespace-nowrap">
+            <VerdictSign outcome={judged?.outcome ?? null} />
+            {judged === undefined ? '' : OUTCOME_WORDS[judged.outcome].toLowerCase()}
           </span>
-        )}
-      </td>
-      <td className="cell">
-        <span className="flex w-11 flex-wrap gap-1">
-          <Thumbs photos={photos.filter((p) => p.onId === m.id)} among={photos} />
-          {saved && <CameraButton label={`Photo of ${m.name}`} onPick={(files) => onPhoto(files, m.id, m.name)} />}
-        </span>
-      </td>
-      <td className="cell">
-        {open && (
-          <button type="button" className="min-h-[44px] px-1 text-act" aria-label={`Remove ${m.name}`} onClick={() => onRemove(m.id)}>
-            remove
-          </button>
-        )}
-      </td>
-    </tr>
-  ),
+          {unseen !== undefined && (
+            <LookAgain name={m.name} unseen={unseen} onThere={() => onChange(m.id, { depthUm: null })} onGone={() => onRemove(m.id)} />
+          )}
+          {judged !== undefined && (
+            <span className="block text-[12px] text-ink2">
+              {judged.zone === 'clear' ? (
+                `${sayLength(judged.distanceMm, units)} ${units.length} off `
+              ) : (
+                <>
+                  <Word of={judged.zone} />,{' '}
+                </>
+              )}
+              {judged.nearestSealId.replaceAll('-', ' ')}
+            </span>
+          )}
+        </td>
+        <td className="cell" data-label="Photo">
+          <span className="flex w-11 flex-wrap gap-1">
+            <Thumbs photos={photos.filter((p) => p.onId === m.id)} among={photos} />
+            {saved && <CameraButton label={`Photo of ${m.name}`} onPick={(files) => onPhoto(files, m.id, m.name)} />}
+          </span>
+        </td>
+        <td className="cell" data-label="Off the map">
+          {open && (
+            <button type="button" className="min-h-[44px] px-1 text-act" aria-label={`Remove ${m.name}`} onClick={() => onRemove(m.id)}>
+              remove
+            </button>
+          )}
+        </td>
+      </tr>
+    );
+  },
   (a, b) =>
     a.m === b.m &&
     a.chosen === b.chosen &&
     a.saved === b.saved &&
-    a.units === b.units &&
     a.doubt === b.doubt &&
-    a.open === b.open &&
+    a.unseen === b.unseen &&
     a.photos === b.photos &&
     a.judged?.outcome === b.judged?.outcome &&
     a.judged?.needsDiaMm === b.judged?.needsDiaMm &&
@@ -263,3 +250,34 @@ const Row = memo(
     a.judged?.distanceMm === b.judged?.distanceMm &&
     a.judged?.nearestSealId === b.judged?.nearestSealId,
 );
+
+/** A mark of the bore as it was before a cut: is it still there? Then its depth is measured anew. */
+function LookAgain({
+  name,
+  unseen: { expectedUm },
+  onThere,
+  onGone,
+}: {
+  readonly name: string;
+  readonly unseen: BeforeCut;
+  readonly onThere: () => void;
+  readonly onGone: () => void;
+}) {
+  const units = useUnits();
+  const { open } = useStation();
+  return (
+    <span className="block text-[12px] text-amber">
+      before the cut{expectedUm === null ? '' : expectedUm === 0 ? ': should be gone' : `: ${sayDepth(expectedUm, units)} should be left`}
+      {open && (
+        <span className="flex gap-1">
+          <button type="button" className="btn-quiet px-2" aria-label={`${name} is gone`} onClick={onGone}>
+            Gone
+          </button>
+          <button type="button" className="btn-quiet px-2" aria-label={`${name} is still there`} onClick={onThere}>
+            Still there
+          </button>
+        </span>
+      )}
+    </span>
+  );
+}

@@ -6,19 +6,13 @@ import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import type { Units } from '@/core/quantity/units';
 import { RULES, type RuleName } from '@/core/rules/rule-set';
 import { OUTCOME_WORDS } from '../drawing/verdict-sign';
+import { useUnits } from '../shell/units-context';
+import { useStation } from '../unit/station-context';
 
 /** What the judgement on this page says otherwise than the one on record. The record stays until it is saved anew. */
-export function Rejudged({
-  saved,
-  answer,
-  units,
-  now,
-}: {
-  readonly saved: Pick<SavedVerdict, 'at' | 'answer'>;
-  readonly answer: Judgement;
-  readonly units: Units;
-  readonly now: number;
-}) {
+export function Rejudged({ saved, answer }: { readonly saved: Pick<SavedVerdict, 'at' | 'answer'>; readonly answer: Judgement }) {
+  const units = useUnits();
+  const { now } = useStation();
   const differences = rejudged(saved.answer, answer);
   if (differences.length === 0) return null;
   return (

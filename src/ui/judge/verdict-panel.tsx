@@ -1,28 +1,37 @@
-import { memo } from 'react';
+import { memo, type ReactNode } from 'react';
 import type { Judgement } from '@/core/judge/judge';
 import type { MakersLimit } from '@/core/judge/limits';
 import { sayConfidence } from '@/core/judge/say-covers';
+import { sealName } from '@/core/judge/say-mark';
+import { figures } from '@/core/quantity/figure';
 import { sayDia } from '@/core/quantity/say';
-import type { Units } from '@/core/quantity/units';
+import { RULES, type RuleName } from '@/core/rules/rule-set';
+import { SCHOOL_WORDS, type School } from '@/core/rules/school';
 import { OUTCOME_WORDS, VerdictSign } from '../drawing/verdict-sign';
+import { Go } from '../shell/go';
+import { useUnits } from '../shell/units-context';
 import { Scroll } from '../unit/scroll';
+import { Word } from '../unit/word';
 
 /** The verdict in one word with its sign, then its arithmetic as a ladder, then the reasons. */
 export function VerdictPanel({
   answer,
   pistonDiaMm,
   makersLimit,
+  school,
   covers,
-  units,
 }: {
   readonly answer: Judgement;
   readonly pistonDiaMm: number;
   readonly makersLimit: MakersLimit | null | undefined;
+  /** By which the bore is saved. */
+  readonly school: School;
   /** What it rests on, and what it does not cover. */
   readonly covers: readonly string[];
-  readonly units: Units;
 }) {
-  const { targetDiaMm, limitDiaMm, marginMm, gauge } = answer;
+  const units = useUnits();
+  const { targetDiaMm, limitDiaMm, marginMm, gauge, decides } = answer;
+  const widestMm = decides?.highMm ?? gauge?.maxMm;
   const uncertainty = gauge?.expandedUncertaintyMm ?? 0;
   return (
     <div>
@@ -42,22 +51,40 @@ export function VerdictPanel({
       </div>
       <table className="w-full">
         <tbody>
-          <Rung name="limit" note={limitNote(answer, pistonDiaMm, makersLimit, units)} value={sayDia(limitDiaMm, units)} />
-          <Rung name="uncertainty of the gauge" value={`− ${sayDia(uncertainty, units)}`} />
-          {targetDiaMm !== null && <Rung name="target" value={`− ${sayDia(targetDiaMm, units)}`} />}
-          {targetDiaMm === null && gauge !== null && <Rung name="widest now" value={`− ${sayDia(gauge.maxMm, units)}`} />}
+          <Rung
+            name={
+              <>
+                <Word of="limit" />
+                {decides === undefined ? '' : `, ${sealName(decides.sealId)}`}
+              </>
+            }
+            note={<LimitNote answer={answer} pistonDiaMm={decides?.pistonDiaMm ?? pistonDiaMm} makers={makersLimit} />}
+            value={sayDia(limitDiaMm, units)}
+          />
+          <Rung
+            name={
+              <>
+                <Word of="uncertainty" /> of the gauge
+              </>
+            }
+            value={`− ${sayDia(uncertainty, units)}`}
+          />
+          {targetDiaMm !== null && <Rung name={<Word of="target" />} value={`− ${sayDia(targetDiaMm, units)}`} />}
+          {targetDiaMm === null && widestMm !== undefined && (
+            <Rung name={decides === undefined ? 'widest now' : 'widest now in its lane'} value={`− ${sayDia(widestMm, units)}`} />
+          )}
           <tr className="border-t border-ink font-bold">
             <th scope="row" className="py-1 text-left">
               to spare
             </th>
             <td className="py-1 text-right">
-              {gauge === null ? '–' : sayDia(marginMm ?? limitDiaMm - uncertainty - gauge.maxMm, units)}{' '}
+              {widestMm === undefined ? '–' : sayDia(marginMm ?? limitDiaMm - uncertainty - widestMm, units)}{' '}
               <span className="text-[12px] font-normal text-ink2">{units.length}</span>
             </td>
           </tr>
         </tbody>
       </table>
-      {gauge !== null && <MarginBar nowMm={gauge.maxMm} targetMm={targetDiaMm} limitMm={limitDiaMm} uncertaintyMm={uncertainty} />}
+      {widestMm !== undefined && <MarginBar nowMm={widestMm} targetMm={targetDiaMm} limitMm={limitDiaMm} uncertaintyMm={uncertainty} />}
       {answer.confidence !== null && <p className="text-ink2">{sayConfidence(answer.confidence)}</p>}
       <div className="mt-2 grid gap-1.5">
         {answer.reasons.map((r) => (
@@ -70,6 +97,9 @@ export function VerdictPanel({
         ))}
       </div>
       <div className="mt-2 text-[13px] text-ink2">
+        <p>
+          <Word of="school">School</Word>: {SCHOOL_WORDS[school]}.
+        </p>
         {covers.map((t) => (
           <p key={t}>{t}</p>
         ))}
@@ -86,19 +116,42 @@ export function VerdictPanel({
 const Sentence = memo(({ name, reason, leak }: { readonly name: string; readonly reason: string; readonly leak: number | undefined }) => (
   <p className="mb-1.5 text-ink2">
     <b className="text-ink">{name}</b> {reason}
-    {leak === undefined ? '' : ` Left as it is it would pass some ${leak.toPrecision(1)} ml/min.`}
+    {leak === undefined ? '' : ` Left as it is it would pass some ${figures(leak, 1)} ml/min.`}
   </p>
 ));
 
-const limitNote = (answer: Judgement, pistonDiaMm: number, makers: MakersLimit | null | undefined, units: Units): string => {
+/** What the limit is made of, each rule by its link. */
+function LimitNote({
+  answer,
+  pistonDiaMm,
+  makers,
+}: {
+  readonly answer: Judgement;
+  readonly pistonDiaMm: number;
+  readonly makers: MakersLimit | null | undefined;
+}) {
+  const units = useUnits();
   if (makers != null) return 'the maker’s';
-  const clearance = answer.rulesUsed.clearanceMaxMm ?? 0;
-  return Math.abs(pistonDiaMm + clearance - answer.limitDiaMm) < 1e-9
-    ? `piston ${sayDia(pistonDiaMm, units)} + ${sayDia(clearance, units)}`
-    : `nominal + ${sayDia(answer.rulesUsed.oversizeMaxMm ?? 0, units)}`;
-};
+  const { clearanceMaxMm, oversizeMaxMm } = answer.rulesUsed;
+  const clearance = clearanceMaxMm ?? 0;
+  return Math.abs(pistonDiaMm + clearance - answer.limitDiaMm) < 1e-9 ? (
+    <>
+      piston {sayDia(pistonDiaMm, units)} + <RuleLink name="clearanceMaxMm">{sayDia(clearance, units)}</RuleLink>
+    </>
+  ) : (
+    <>
+      nominal + <RuleLink name="oversizeMaxMm">{sayDia(oversizeMaxMm ?? 0, units)}</RuleLink>
+    </>
+  );
+}
 
-const Rung = ({ name, note, value }: { readonly name: string; readonly note?: string; readonly value: string }) => (
+const RuleLink = ({ name, children }: { readonly name: RuleName; readonly children: string }) => (
+  <Go href={`/rules#${name}`} title={RULES[name].label} className="text-act">
+    {children}
+  </Go>
+);
+
+const Rung = ({ name, note, value }: { readonly name: ReactNode; readonly note?: ReactNode; readonly value: string }) => (
   <tr>
     <th scope="row" className="py-0.5 text-left font-normal">
       {name} <span className="text-[12px] text-ink2">{note}</span>

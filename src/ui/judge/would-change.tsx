@@ -4,8 +4,8 @@ import { useMemo } from 'react';
 import type { JudgeInput, Judgement } from '@/core/judge/judge';
 import { sayFlip } from '@/core/judge/say-flip';
 import type { Flip } from '@/core/judge/what-would-change';
-import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
+import { useUnits } from '../shell/units-context';
 import { useWorker } from '../shell/use-worker';
 
 const openWorker = (): Worker => new Worker(new URL('./would-change.worker.ts', import.meta.url), { type: 'module' });
@@ -14,15 +14,8 @@ const openWorker = (): Worker => new Worker(new URL('./would-change.worker.ts', 
 export type Judged = { readonly asked: JudgeInput; readonly rules: Rules; readonly answer: Judgement };
 
 /** The least that would flip the judgement, of the mark that is looked at, else of one that decides. It may come a little after the keystroke. */
-export function WouldChange({
-  judged,
-  chosen,
-  units,
-}: {
-  readonly judged: Judged;
-  readonly chosen: string | undefined;
-  readonly units: Units;
-}) {
+export function WouldChange({ judged, chosen }: { readonly judged: Judged; readonly chosen: string | undefined }) {
+  const units = useUnits();
   const question = useMemo(() => {
     const { asked, answer } = judged;
     const named = asked.marks?.find((m) => m.id === chosen)?.id;

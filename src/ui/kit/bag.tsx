@@ -1,17 +1,17 @@
 'use client';
 
 import { useState } from 'react';
+import { keepSurplusAction, putBackAction } from '@/app/actions/kit';
 import { sayDims } from '@/core/family/say-dims';
 import { sayFinding } from '@/core/kit/bag';
 import type { SetAside } from '@/core/kit/set-aside';
-import { sayWhen } from '@/core/quantity/say-time';
-import type { Units } from '@/core/quantity/units';
+import { sayMonth, sayWhen } from '@/core/quantity/say-time';
 import type { LotFinding } from '@/core/store/stock-record';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import { late } from '../shell/late';
-import type { UnitTarget } from '../unit/unit-actions';
-import type { KitActions } from './kit-actions';
+import { useUnits } from '../shell/units-context';
+import { useStation } from '../unit/station-context';
 import { bracketed, LotWarnings } from './lot-warnings';
 
 const OpenBag = late(async () => (await import('./open-bag')).OpenBag);
@@ -21,23 +21,15 @@ export function Bag({
   bag,
   warned,
   spare,
-  target,
-  units,
-  now,
-  open,
-  actions,
 }: {
   readonly bag: SetAside;
   readonly warned: readonly LotFinding[];
   readonly spare: readonly { readonly item: number; readonly qty: number }[];
-  readonly target: UnitTarget;
-  readonly units: Units;
-  readonly now: number;
-  readonly open: boolean;
-  readonly actions: KitActions;
 }) {
-  const returning = useSave(actions.putBack, target);
-  const keeping = useSave(actions.keep, target);
+  const units = useUnits();
+  const { now, open } = useStation();
+  const returning = useSave(putBackAction);
+  const keeping = useSave(keepSurplusAction);
   const [opening, setOpening] = useState(false);
   return (
     <article aria-label={`Set aside: ${bag.number}`} className="border border-act bg-sheet px-3 py-2">
@@ -46,8 +38,7 @@ export function Bag({
         {bag.name}
         <span className="text-[13px] text-ink2">
           lot {bag.lotCode}
-          {bag.expiresAt !== null &&
-            `, good until ${new Date(bag.expiresAt).toLocaleDateString('en-GB', { month: 'short', year: 'numeric' })}`}
+          {bag.expiresAt !== null && `, good until ${sayMonth(bag.expiresAt)}`}
         </span>
         {open && (
           <span className="ml-auto flex gap-2">
@@ -65,7 +56,7 @@ export function Bag({
           </span>
         )}
       </div>
-      <LotWarnings warned={warned} units={units} />
+      <LotWarnings warned={warned} />
       {bag.openedAt !== null && (
         <p className="text-[13px]">
           Opened {sayWhen(bag.openedAt, now)}:{' '}
@@ -84,7 +75,7 @@ export function Bag({
           Spoilt on the way in: {bag.spoilt.map((s) => `${s.qty > 1 ? `${s.qty} × ` : ''}${bag.items[s.item]?.name}`).join(', ')}.
         </p>
       )}
-      {opening && <OpenBag bag={bag} target={target} units={units} save={actions.openBag} onDone={() => setOpening(false)} />}
+      {opening && <OpenBag bag={bag} onDone={() => setOpening(false)} />}
       {bag.openedAt !== null && spare.length > 0 && open && (
         <p className="flex flex-wrap items-center gap-2 text-[13px] text-ink2">
           Left over:
@@ -101,8 +92,8 @@ export function Bag({
           ))}
         </p>
       )}
-      <SaveNote saving={returning.saving} onAcceptTheirs={returning.acceptTheirs} />
-      <SaveNote saving={keeping.saving} onAcceptTheirs={keeping.acceptTheirs} />
+      <SaveNote saving={returning.saving} onDecide={returning.decide} />
+      <SaveNote saving={keeping.saving} onDecide={keeping.decide} />
     </article>
   );
 }

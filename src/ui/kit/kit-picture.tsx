@@ -1,12 +1,11 @@
 import { useSyncExternalStore } from 'react';
 import type { Family } from '@/core/family/family';
-import type { Geometry } from '@/core/family/geometry';
 import type { KitMatch } from '@/core/kit/match-kit';
-import type { Units } from '@/core/quantity/units';
 import type { Stocked } from '@/core/store/article';
-import type { DrawnPart } from '@/core/unit/drawn-parts';
+import { type BoreDrawing, partsIn } from '@/core/unit/bore-drawing';
+import { type DrawnPart, wholeParts } from '@/core/unit/drawn-parts';
 import type { NamedNeed } from '@/core/unit/ranked-kits';
-import { SectionDrawing } from '../drawing/section-drawing';
+import { Sections } from '../drawing/section-view';
 
 /** False on the server: what is only looked at, and costs much to write, is drawn once the page is there. */
 const useOnPage = (): boolean =>
@@ -19,32 +18,27 @@ const useOnPage = (): boolean =>
 /** The unit with what a kit gives it: covered parts filled, missing ones outlined, what goes back faint; what is too much is named aside. */
 export function KitPicture({
   family,
-  geometry,
+  bores,
   needs,
   kit,
   match,
-  units,
 }: {
   readonly family: Family;
-  readonly geometry: Geometry;
+  readonly bores: readonly BoreDrawing[];
   readonly needs: readonly NamedNeed[];
   readonly kit: Stocked;
   readonly match: KitMatch;
-  readonly units: Units;
 }) {
   const onPage = useOnPage();
   const missing = new Set(match.missing.map((m) => m.needId));
   const needed = new Set(needs.map((n) => n.id));
-  const parts = family.slots.map(({ id, name, kind }): DrawnPart => ({ id, name, kind, state: missing.has(id) ? 'out' : 'in' }));
+  const parts = wholeParts(family).map((p): DrawnPart => ({ ...p, state: missing.has(p.id) ? 'out' : 'in' }));
   return (
     <figure className="m-0 grid items-center gap-3 border border-act bg-sheet px-3 py-2 md:grid-cols-[minmax(0,1fr)_11rem] min-h-60 [&>svg]:max-h-56">
       {onPage && (
-        <SectionDrawing
-          family={family}
-          geometry={geometry}
-          parts={parts}
+        <Sections
+          bores={bores.map((b) => ({ ...b, parts: partsIn(b, parts, family) }))}
           faint={family.slots.filter((s) => !needed.has(s.id)).map((s) => s.id)}
-          units={units}
           view="together"
           trayHref={null}
         />

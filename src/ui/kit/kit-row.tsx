@@ -2,10 +2,13 @@ import { dimWords, sayDim } from '@/core/family/say-dims';
 import { sizeDiffers } from '@/core/kit/fit';
 import type { KitMatch } from '@/core/kit/match-kit';
 import type { Need } from '@/core/kit/need';
+import { sayMoney } from '@/core/quantity/say-money';
 import type { Units } from '@/core/quantity/units';
 import { isExpired, type Stocked } from '@/core/store/article';
 import type { LotFinding } from '@/core/store/stock-record';
 import type { NamedNeed } from '@/core/unit/ranked-kits';
+import { useUnits } from '../shell/units-context';
+import { useStation } from '../unit/station-context';
 import { LotWarnings } from './lot-warnings';
 
 /** One kit against the unit's needs, part by part. */
@@ -15,8 +18,6 @@ export function KitRow({
   named,
   warned,
   needs,
-  units,
-  now,
   shown,
   onShow,
   onTake,
@@ -28,13 +29,13 @@ export function KitRow({
   readonly named: boolean;
   readonly warned: readonly LotFinding[];
   readonly needs: readonly NamedNeed[];
-  readonly units: Units;
-  readonly now: number;
   readonly shown: boolean;
   readonly onShow: () => void;
   readonly onTake: (() => void) | undefined;
   readonly busy: boolean;
 }) {
+  const units = useUnits();
+  const { now } = useStation();
   const nameOf = (id: string): string => needs.find((n) => n.id === id)?.name ?? id;
   const expired = kit.lots.some((l) => l.qty > 0 && isExpired(l, now));
   const faults = kit.lots.filter((l) => l.qty > 0 && l.fault !== '');
@@ -53,7 +54,7 @@ export function KitRow({
         <span>{kit.name}</span>
         {named && <b className="text-act">named for its fitment</b>}
         <CoverBar share={match.coverage} />
-        <span className="text-ink2">{kit.price.toFixed(2)}</span>
+        <span className="whitespace-nowrap text-ink2">{sayMoney(kit.price)}</span>
         <span className={kit.stock > 0 ? 'text-ink2' : 'text-amber'}>{sayStock(kit, expired)}</span>
         {onTake !== undefined && (
           <button type="button" className="btn ml-auto" disabled={kit.stock < 1 || busy} onClick={onTake}>
@@ -66,7 +67,7 @@ export function KitRow({
           Lot {l.code}: {l.fault}. Open the bag and look before anything old is thrown away.
         </p>
       ))}
-      <LotWarnings warned={warned} units={units} />
+      <LotWarnings warned={warned} />
       {kit.supersededBy !== null && (
         <p className="border-l-4 border-amber px-3 py-1">Superseded by {kit.supersededBy}: what is here may be used up, no more comes.</p>
       )}

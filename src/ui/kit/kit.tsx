@@ -1,18 +1,17 @@
 'use client';
 
 import { useState } from 'react';
+import { setAsideAction } from '@/app/actions/kit';
 import type { Family } from '@/core/family/family';
-import type { Geometry } from '@/core/family/geometry';
 import type { SetAside } from '@/core/kit/set-aside';
-import type { Units } from '@/core/quantity/units';
 import type { LotFinding } from '@/core/store/stock-record';
-import type { NamedNeed, ShortPart } from '@/core/unit/ranked-kits';
+import type { BoreDrawing } from '@/core/unit/bore-drawing';
+import type { NamedNeed, RankedKit, ShortPart } from '@/core/unit/ranked-kits';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import { late } from '../shell/late';
-import type { UnitTarget } from '../unit/unit-actions';
+import { useStation } from '../unit/station-context';
 import { Bag } from './bag';
-import type { KitActions, RankedKit } from './kit-actions';
 import { KitPicture } from './kit-picture';
 import { KitRow } from './kit-row';
 import { Needs } from './needs';
@@ -25,8 +24,6 @@ const FIRST = 3;
 
 /** What the unit needs, what is set aside for it, the sets that would cover it, and the kits ranked by how much of it each covers. */
 export function Kit({
-  target,
-  tag,
   needs,
   ranked,
   setAside,
@@ -34,15 +31,9 @@ export function Kit({
   named,
   warned,
   spare,
-  units,
-  now,
-  open,
   family,
-  geometry,
-  actions,
+  bores,
 }: {
-  readonly target: UnitTarget;
-  readonly tag: string;
   readonly needs: readonly NamedNeed[];
   readonly ranked: readonly RankedKit[];
   readonly setAside: readonly SetAside[];
@@ -54,14 +45,11 @@ export function Kit({
   readonly warned: readonly LotFinding[];
   /** Pieces of the bags that nothing needs. */
   readonly spare: readonly { readonly bagId: string; readonly item: number; readonly qty: number }[];
-  readonly units: Units;
-  readonly now: number;
-  readonly open: boolean;
   readonly family: Family;
-  readonly geometry: Geometry | null;
-  readonly actions: KitActions;
+  readonly bores: readonly BoreDrawing[];
 }) {
-  const taking = useSave(actions.setAside, target);
+  const { open } = useStation();
+  const taking = useSave(setAsideAction);
   const [chosen, setChosen] = useState<string>();
   const shown = ranked.find((r) => r.kit.id === chosen) ?? ranked[0];
   const [asked, setAsked] = useState(false);
@@ -70,32 +58,27 @@ export function Kit({
   const take = (articleId: string, qty = 1) => taking.save({ articleId, qty });
   return (
     <div className="grid gap-3">
-      <SaveNote saving={taking.saving} onAcceptTheirs={taking.acceptTheirs} />
+      <SaveNote saving={taking.saving} onDecide={taking.decide} />
       {setAside.map((bag) => (
         <Bag
           key={bag.id}
           bag={bag}
           warned={warned.filter((w) => w.lotId === bag.lotId && w.at !== bag.openedAt)}
           spare={spare.filter((s) => s.bagId === bag.id)}
-          target={target}
-          units={units}
-          now={now}
-          open={open}
-          actions={actions}
         />
       ))}
-      {short.length > 0 && <Short short={short} target={target} open={open} take={take} reuse={actions.reuse} />}
-      <Needs target={target} needs={needs} ranked={ranked} units={units} open={open} measure={actions.measure} />
+      {short.length > 0 && <Short short={short} take={take} />}
+      <Needs needs={needs} ranked={ranked} />
       {needs.length > 0 && (
         <div>
           <button type="button" className="btn-quiet" aria-expanded={asked} onClick={() => setAsked(!asked)}>
             What covers it best?
           </button>
-          {asked && <Sets tag={tag} target={target} nameOf={nameOf} now={now} open={open} takeSet={actions.takeSet} />}
+          {asked && <Sets nameOf={nameOf} />}
         </div>
       )}
-      {shown !== undefined && geometry !== null && (
-        <KitPicture family={family} geometry={geometry} needs={needs} kit={shown.kit} match={shown.match} units={units} />
+      {shown !== undefined && bores.length > 0 && (
+        <KitPicture family={family} bores={bores} needs={needs} kit={shown.kit} match={shown.match} />
       )}
       {ranked.slice(0, all ? undefined : FIRST).map(({ kit, match }) => (
         <KitRow
@@ -105,8 +88,6 @@ export function Kit({
           named={named.includes(kit.number)}
           warned={warned.filter((w) => kit.lots.some((l) => l.id === w.lotId && l.qty > 0))}
           needs={needs}
-          units={units}
-          now={now}
           shown={kit.id === shown?.kit.id}
           onShow={() => setChosen(kit.id)}
           onTake={open ? () => void take(kit.id) : undefined}

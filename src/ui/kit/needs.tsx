@@ -1,16 +1,16 @@
 'use client';
 
+import { measureNeedAction } from '@/app/actions/kit';
 import { PART_KINDS, type PartKind } from '@/core/family/part-kind';
 import { dimWords, sayDim } from '@/core/family/say-dims';
-import type { MeasureNeed } from '@/core/kit/kit-doors';
-import type { Units } from '@/core/quantity/units';
+import type { RankedKit } from '@/core/unit/ranked-kits';
 import { type NamedNeed, toMeasure } from '@/core/unit/ranked-kits';
 import { LengthField } from '../field/quantity-field';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
+import { useUnits } from '../shell/units-context';
 import { Scroll } from '../unit/scroll';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
-import type { RankedKit } from './kit-actions';
+import { useStation } from '../unit/station-context';
 
 const ASK: Readonly<Record<NamedNeed['policy'], string>> = {
   replace: 'must be new',
@@ -19,22 +19,10 @@ const ASK: Readonly<Record<NamedNeed['policy'], string>> = {
 };
 
 /** What is to be replaced, with what is measured of it; a dimension that would tell the kits apart asks to be measured. */
-export function Needs({
-  target,
-  needs,
-  ranked,
-  units,
-  open,
-  measure,
-}: {
-  readonly target: UnitTarget;
-  readonly needs: readonly NamedNeed[];
-  readonly ranked: readonly RankedKit[];
-  readonly units: Units;
-  readonly open: boolean;
-  readonly measure: SaveAction<MeasureNeed>;
-}) {
-  const { save, saving, acceptTheirs } = useSave(measure, target);
+export function Needs({ needs, ranked }: { readonly needs: readonly NamedNeed[]; readonly ranked: readonly RankedKit[] }) {
+  const units = useUnits();
+  const { open } = useStation();
+  const { save, saving, decide } = useSave(measureNeedAction);
   if (needs.length === 0) return <p className="text-ink2">Every part goes back: nothing is needed.</p>;
   const telling = new Map(needs.map((n) => [n.id, tellingDims(n, ranked)]));
   const first = needs.find((n) => (telling.get(n.id) ?? []).length > 0);
@@ -82,7 +70,6 @@ export function Needs({
                             hint={`${dimWords(d)}?`}
                             className="w-28"
                             value={null}
-                            units={units}
                             onSay={(mm) => mm !== null && void save({ partId: n.partId, dims: { [d]: mm } })}
                           />
                         </span>
@@ -94,7 +81,7 @@ export function Needs({
           </tbody>
         </table>
       </Scroll>
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <SaveNote saving={saving} onDecide={decide} />
     </section>
   );
 }

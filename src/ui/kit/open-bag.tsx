@@ -1,34 +1,22 @@
 'use client';
 
 import { useState } from 'react';
+import { openBagAction } from '@/app/actions/kit';
 import { MEASURES } from '@/core/family/measures';
 import { PART_KIND_NAMES, PART_KINDS, type PartKind } from '@/core/family/part-kind';
 import { dimWords, sayDims } from '@/core/family/say-dims';
-import type { OpenBag as OpenBagSent } from '@/core/kit/kit-doors';
 import type { SetAside } from '@/core/kit/set-aside';
-import type { Units } from '@/core/quantity/units';
 import type { BagFinding } from '@/core/store/bag-finding';
 import { Choices } from '../field/choices';
-import { LengthField } from '../field/quantity-field';
+import { CountField, LengthField } from '../field/quantity-field';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { useUnits } from '../shell/units-context';
 
 /** What is really in the bag, piece by piece beside the old part: there and right, missing, or wrong with what it measures; and what is in it too many. */
-export function OpenBag({
-  bag,
-  target,
-  units,
-  save: action,
-  onDone,
-}: {
-  readonly bag: SetAside;
-  readonly target: UnitTarget;
-  readonly units: Units;
-  readonly save: SaveAction<OpenBagSent>;
-  readonly onDone: () => void;
-}) {
-  const { save, saving, acceptTheirs } = useSave(action, target);
+export function OpenBag({ bag, onDone }: { readonly bag: SetAside; readonly onDone: () => void }) {
+  const units = useUnits();
+  const { save, saving, decide } = useSave(openBagAction);
   const [findings, setFindings] = useState<readonly BagFinding[]>(bag.findings);
   const [extra, setExtra] = useState<PartKind>('cup');
   const of = (item: number): BagFinding | undefined => findings.find((f) => f.what !== 'extra' && f.item === item);
@@ -69,19 +57,14 @@ export function OpenBag({
               }
             />
             {found?.what === 'missing' && item.qty * bag.qty > 1 && (
-              <label className="flex items-center gap-2 text-[13px]">
-                how many
-                <input
-                  type="number"
-                  className="field w-18"
-                  min={1}
-                  max={item.qty * bag.qty}
-                  value={found.qty}
-                  onChange={(e) =>
-                    tell(i, { ...found, qty: Math.min(item.qty * bag.qty, Math.max(1, Math.round(Number(e.target.value)))) })
-                  }
-                />
-              </label>
+              <CountField
+                label={`How many of the ${item.name} are missing`}
+                hideLabel
+                hint="how many"
+                to={item.qty * bag.qty}
+                value={found.qty}
+                onSay={(qty) => qty !== null && tell(i, { ...found, qty })}
+              />
             )}
             {found?.what === 'wrong' && (
               <>
@@ -92,7 +75,6 @@ export function OpenBag({
                     hideLabel
                     hint={dimWords(d)}
                     className="w-24"
-                    units={units}
                     value={typeof found.dims[d] === 'number' ? found.dims[d] : null}
                     onSay={(mm) => tell(i, { ...found, dims: { ...found.dims, [d]: mm } })}
                   />
@@ -145,7 +127,7 @@ export function OpenBag({
           {findings.length === 0 ? 'All as stated' : 'That is what is in it'}
         </button>
       </div>
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <SaveNote saving={saving} onDecide={decide} />
     </div>
   );
 }

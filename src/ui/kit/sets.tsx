@@ -1,13 +1,15 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
+import { takeSetAction } from '@/app/actions/kit';
 import type { BestSet } from '@/core/kit/best-set';
 import type { CoverSets } from '@/core/kit/cover-sets';
-import type { TakeSet } from '@/core/kit/kit-doors';
+import { sayMoney } from '@/core/quantity/say-money';
 import { sayWhen } from '@/core/quantity/say-time';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { useRead } from '../shell/reads';
+import { useStation } from '../unit/station-context';
 
 /** What the address answers: the sets, what its articles are called, and how many of each are there. */
 export type SetsAnswer = {
@@ -31,33 +33,15 @@ const ROWS = [
 ] as const satisfies readonly (readonly [keyof CoverSets, string])[];
 
 /** The best sets of kits and sundries side by side, each to be taken or ordered as it stands. */
-export function Sets({
-  tag,
-  target,
-  nameOf,
-  now,
-  open,
-  takeSet,
-}: {
-  readonly tag: string;
-  readonly target: UnitTarget;
-  readonly nameOf: (needId: string) => string;
-  readonly now: number;
-  readonly open: boolean;
-  readonly takeSet: SaveAction<TakeSet>;
-}) {
+export function Sets({ nameOf }: { readonly nameOf: (needId: string) => string }) {
+  const { target, now, tag, open } = useStation();
   const [unverified, setUnverified] = useState(false);
-  const [answer, setAnswer] = useState<SetsAnswer | 'failed'>();
-  const taking = useSave(takeSet, target);
-  useEffect(() => {
-    const asked = new AbortController();
-    fetch(`/api/v1/units/${tag}/kit-sets?unverified=${unverified ? 1 : 0}&v=${target.version}`, { signal: asked.signal })
-      .then(async (r) => setAnswer(r.ok ? ((await r.json()) as SetsAnswer) : 'failed'))
-      .catch(() => asked.signal.aborted || setAnswer('failed'));
-    return () => asked.abort();
-  }, [tag, unverified, target.version]);
+  const { data: answer, isError } = useRead<SetsAnswer>(
+    `/api/v1/units/${tag}/kit-sets?unverified=${unverified ? 1 : 0}&v=${target.version}`,
+  );
+  const taking = useSave(takeSetAction);
+  if (isError) return <p className="mt-2 text-amber">No answer came. Close this and open it again.</p>;
   if (answer === undefined) return <p className="mt-2 text-ink2">Working out what covers it …</p>;
-  if (answer === 'failed') return <p className="mt-2 text-amber">No answer came. Close this and open it again.</p>;
   const article = (id: string) => answer.articles.find((a) => a.id === id);
   const here = (p: BestSet['picks'][number]): number => Math.min(p.qty, article(p.id)?.stock ?? 0);
   const pickOf = (p: BestSet['picks'][number]) => ({
@@ -101,7 +85,7 @@ export function Sets({
                     </span>
                   )}
                 </span>
-                <span className="font-bold tabular-nums md:text-right">{set.price.toFixed(2)}</span>
+                <span className="font-bold whitespace-nowrap tabular-nums md:text-right">{sayMoney(set.price)}</span>
                 <span className="text-ink2">
                   {set.leadDays === 0 ? 'all here' : `${set.leadDays} ${set.leadDays === 1 ? 'day' : 'days'}`}
                 </span>
@@ -120,7 +104,7 @@ export function Sets({
           </div>
         );
       })}
-      <SaveNote saving={taking.saving} onAcceptTheirs={taking.acceptTheirs} />
+      <SaveNote saving={taking.saving} onDecide={taking.decide} />
     </section>
   );
 }

@@ -1,27 +1,23 @@
 'use client';
 
 import { useState } from 'react';
-import type { ReuseOld } from '@/core/kit/kit-doors';
+import { reuseOldAction } from '@/app/actions/kit';
+import { sayMoney } from '@/core/quantity/say-money';
 import type { ShortPart } from '@/core/unit/ranked-kits';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { useStation } from '../unit/station-context';
 
 /** Parts that the bags do not cover, each with what can be done: a sundry from the drawer, or the old one, with a reason, where its kind may go back. */
 export function Short({
   short,
-  target,
-  open,
   take,
-  reuse,
 }: {
   readonly short: readonly ShortPart[];
-  readonly target: UnitTarget;
-  readonly open: boolean;
   readonly take: (articleId: string, qty: number) => Promise<unknown>;
-  readonly reuse: SaveAction<ReuseOld>;
 }) {
-  const { save, saving, acceptTheirs } = useSave(reuse, target);
+  const { open } = useStation();
+  const { save, saving, decide } = useSave(reuseOldAction);
   const [reason, setReason] = useState('');
   const mayReuse = short.some((s) => s.fixes.some((f) => f.kind === 'reuse-old'));
   return (
@@ -38,7 +34,7 @@ export function Short({
             s.fixes.map((f) =>
               f.kind === 'sundry' ? (
                 <button key={f.articleId} type="button" className="btn-quiet" onClick={() => void take(f.articleId, f.qty)}>
-                  {f.number} {f.name}, {f.price.toFixed(2)}
+                  {f.number} {f.name}, {sayMoney(f.price)}
                 </button>
               ) : (
                 <button
@@ -49,7 +45,7 @@ export function Short({
                   title="Its reason stands with the part and in the history"
                   onClick={() => void save({ partId: s.partId, reason })}
                 >
-                  The old one goes back
+                  Reuse the old one
                 </button>
               ),
             )}
@@ -65,7 +61,7 @@ export function Short({
           onChange={(e) => setReason(e.target.value)}
         />
       )}
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <SaveNote saving={saving} onDecide={decide} />
     </section>
   );
 }

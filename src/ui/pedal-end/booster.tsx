@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { NoteAtBench, SaveVacuum } from '@/core/bench/bench-doors';
+import { noteAtBenchAction, saveVacuumAction } from '@/app/actions/close-up';
 import { type BenchRecord, benchOf, newestOf } from '@/core/bench/bench-record';
 import {
   type CheckValve,
@@ -13,23 +13,16 @@ import {
   rodTipText,
 } from '@/core/pedal-end/booster';
 import { type RodState, sayVacuumHold, VACUUM_COVERS, type VacuumSample, vacuumHold, vacuumMeaning } from '@/core/pedal-end/vacuum';
-import type { Units } from '@/core/quantity/units';
-import type { Rules } from '@/core/rules/rule-set';
 import { Choices } from '../field/choices';
 import { LengthField } from '../field/quantity-field';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { useUnits } from '../shell/units-context';
+import { useStation } from '../unit/station-context';
 import { VacuumEntry } from './vacuum-entry';
 
 type Props = {
-  readonly target: UnitTarget;
   readonly bench: readonly BenchRecord[];
-  readonly rules: Pick<Rules, 'vacuumDropKPa'>;
-  readonly units: Units;
-  readonly note: SaveAction<NoteAtBench>;
-  readonly saveVacuum: SaveAction<SaveVacuum>;
-  readonly open: boolean;
 };
 
 /** A booster tried by hand: check valve, vacuum held at rest and pressed, the rod’s tip, and what the pedal does. */
@@ -54,9 +47,10 @@ const Found = ({ verdict, text }: { readonly verdict: 'good' | 'bad'; readonly t
   <p className={`border-l-4 pl-3 ${verdict === 'good' ? 'border-line' : 'border-red'}`}>{text}</p>
 );
 
-function CheckValveCard({ target, bench, note, open }: Props) {
+function CheckValveCard({ bench }: Props) {
+  const { open } = useStation();
   const saved = newestOf(bench, 'check-valve');
-  const { save, saving, acceptTheirs } = useSave(note, target);
+  const { save, saving, decide } = useSave(noteAtBenchAction);
   const [seen, setSeen] = useState<Partial<CheckValve>>(saved ?? {});
   const { holds, passes } = seen;
   return (
@@ -92,14 +86,15 @@ function CheckValveCard({ target, bench, note, open }: Props) {
         </div>
       )}
       {saved !== undefined && <Found {...checkValveFound(saved)} />}
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <SaveNote saving={saving} onDecide={decide} />
     </Card>
   );
 }
 
-function VacuumCard({ target, bench, rules, saveVacuum, open, rod, title }: Props & { readonly rod: RodState; readonly title: string }) {
+function VacuumCard({ bench, rod, title }: Props & { readonly rod: RodState; readonly title: string }) {
+  const { rules, open } = useStation();
   const saved = benchOf(bench, 'vacuum').findLast((v) => v.rod === rod);
-  const { save, saving, acceptTheirs } = useSave(saveVacuum, target);
+  const { save, saving, decide } = useSave(saveVacuumAction);
   const [samples, setSamples] = useState<readonly VacuumSample[]>([]);
   const hold = vacuumHold(samples, rules);
   return (
@@ -123,7 +118,7 @@ function VacuumCard({ target, bench, rules, saveVacuum, open, rod, title }: Prop
           </button>
         </>
       )}
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <SaveNote saving={saving} onDecide={decide} />
     </Card>
   );
 }
@@ -134,9 +129,11 @@ const Meaning = ({ bench }: Props) => {
   return text === undefined ? null : <p className="text-lg font-bold">{text}</p>;
 };
 
-function RodTipCard({ target, bench, units, note, open }: Props) {
+function RodTipCard({ bench }: Props) {
+  const units = useUnits();
+  const { open } = useStation();
   const saved = newestOf(bench, 'rod-tip');
-  const { save, saving, acceptTheirs } = useSave(note, target);
+  const { save, saving, decide } = useSave(noteAtBenchAction);
   const [tip, setTip] = useState<{ readonly oldMm?: number; readonly newMm?: number }>({});
   const { oldMm, newMm } = tip;
   return (
@@ -149,7 +146,6 @@ function RodTipCard({ target, bench, units, note, open }: Props) {
             fine
             say="typing"
             value={oldMm ?? saved?.oldMm ?? null}
-            units={units}
             onSay={(mm) => setTip({ ...tip, oldMm: mm ?? undefined })}
           />
           <LengthField
@@ -158,7 +154,6 @@ function RodTipCard({ target, bench, units, note, open }: Props) {
             fine
             say="typing"
             value={newMm ?? saved?.newMm ?? null}
-            units={units}
             onSay={(mm) => setTip({ ...tip, newMm: mm ?? undefined })}
           />
           <button
@@ -172,14 +167,15 @@ function RodTipCard({ target, bench, units, note, open }: Props) {
         </div>
       )}
       {saved !== undefined && <p className="border-l-4 border-line pl-3">{rodTipText(saved, units)}</p>}
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <SaveNote saving={saving} onDecide={decide} />
     </Card>
   );
 }
 
-function PedalCard({ target, bench, note, open }: Props) {
+function PedalCard({ bench }: Props) {
+  const { open } = useStation();
   const saved = newestOf(bench, 'pedal');
-  const { save, saving, acceptTheirs } = useSave(note, target);
+  const { save, saving, decide } = useSave(noteAtBenchAction);
   return (
     <Card title="5 · On the machine: pedal pressed and held, then vacuum comes">
       {open && (
@@ -192,7 +188,7 @@ function PedalCard({ target, bench, note, open }: Props) {
         />
       )}
       {saved !== undefined && <Found {...pedalFound(saved.answer)} />}
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <SaveNote saving={saving} onDecide={decide} />
     </Card>
   );
 }

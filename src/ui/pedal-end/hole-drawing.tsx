@@ -1,11 +1,12 @@
 import type { PinnedHole } from '@/core/pedal-end/hole';
-import type { Units } from '@/core/quantity/units';
 import { sayFine } from '@/core/set/say-gap';
+import { useUnits } from '../shell/units-context';
 
 const [WIDTH, HEIGHT] = [520, 190];
 
 /** A clevis hole with its pin: the hole as worn, its play drawn ten times as large; each figure at what it measures. What is not entered is drawn as usual. */
-export function HoleDrawing({ hole, units }: { readonly hole: Partial<PinnedHole>; readonly units: Units }) {
+export function HoleDrawing({ hole }: { readonly hole: Partial<PinnedHole> }) {
+  const units = useUnits();
   const { pinMm = 8, shortMm = pinMm + 0.1, longMm = shortMm + 0.2 } = hole;
   const scale = 90 / pinMm;
   const grown = (mm: number): number => (pinMm + (mm - pinMm) * 10) * scale;

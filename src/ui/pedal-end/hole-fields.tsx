@@ -1,8 +1,8 @@
 'use client';
 
 import type { PinnedHole } from '@/core/pedal-end/hole';
-import type { Units } from '@/core/quantity/units';
 import { LengthField } from '../field/quantity-field';
+import { useUnits } from '../shell/units-context';
 
 const FIELDS: readonly (readonly [keyof PinnedHole, string])[] = [
   ['longMm', 'Hole, longest'],
@@ -13,28 +13,28 @@ const FIELDS: readonly (readonly [keyof PinnedHole, string])[] = [
 /** A hole and its pin, as they are measured. */
 export const HoleFields = ({
   hole,
-  units,
   onSay,
 }: {
   readonly hole: Partial<PinnedHole>;
-  readonly units: Units;
   readonly onSay: (hole: Partial<PinnedHole>) => void;
-}) => (
-  <>
-    {FIELDS.map(([f, label]) => (
-      <LengthField
-        key={f}
-        label={`${label}, ${units.length}`}
-        className="w-32"
-        fine
-        say="typing"
-        value={hole[f] ?? null}
-        units={units}
-        onSay={(mm) => onSay({ ...hole, [f]: mm ?? undefined })}
-      />
-    ))}
-  </>
-);
+}) => {
+  const units = useUnits();
+  return (
+    <>
+      {FIELDS.map(([f, label]) => (
+        <LengthField
+          key={f}
+          label={`${label}, ${units.length}`}
+          className="w-32"
+          fine
+          say="typing"
+          value={hole[f] ?? null}
+          onSay={(mm) => onSay({ ...hole, [f]: mm ?? undefined })}
+        />
+      ))}
+    </>
+  );
+};
 
 /** All three measured; undefined while one is missing. */
 export const wholeHole = ({ longMm, shortMm, pinMm }: Partial<PinnedHole>): PinnedHole | undefined =>

@@ -1,50 +1,63 @@
 'use client';
 
-import { useState } from 'react';
-import type { NoteAtBench } from '@/core/bench/bench-doors';
+import { noteAtBenchAction } from '@/app/actions/close-up';
 import type { BenchOf } from '@/core/bench/bench-record';
 import { holeAnswer, holeProblems, type PinnedHole, REMEDIES, REMEDY_NAMES, type Remedy } from '@/core/pedal-end/hole';
-import type { Units } from '@/core/quantity/units';
-import type { Rules } from '@/core/rules/rule-set';
 import { sayFine } from '@/core/set/say-gap';
-import type { TrayPart } from '@/core/strip/tray-door';
-import { NumberField } from '../field/number-field';
-import { SaveNote } from '../save/save-note';
-import { useSave } from '../save/use-save';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import type { TrayPart } from '@/core/strip/tray-schema';
+import { ActionFormFrame } from '../form/action-form';
+import { fieldsOf } from '../form/fields';
+import { useUnitForm } from '../form/use-action-form';
+import { useUnits } from '../shell/units-context';
+import { useStation } from '../unit/station-context';
 import { HoleFields, wholeHole } from './hole-fields';
+
+type Worn = {
+  readonly partId: string;
+  readonly before: Partial<PinnedHole>;
+  readonly after: Partial<PinnedHole>;
+  readonly remedy: Remedy;
+  readonly pedalRatio: number | null;
+  readonly note: string;
+};
+const { Text, Select, Amount } = fieldsOf<Worn>();
 
 /** Worn holes of the pedal end: as they were, what was done to them, and as they are. */
 export function HoleRecord({
-  target,
   parts,
   saved,
-  rules,
-  units,
-  note,
 }: {
-  readonly target: UnitTarget;
   /** Parts of the unit that have such a hole. */
   readonly parts: readonly TrayPart[];
   readonly saved: readonly BenchOf<'hole'>[];
-  readonly rules: Pick<Rules, 'holeWearMm' | 'holeOvalMm'>;
-  readonly units: Units;
-  readonly note: SaveAction<NoteAtBench>;
 }) {
-  const { save, saving, acceptTheirs } = useSave(note, target);
-  const [partId, setPartId] = useState(parts[0]?.id ?? '');
-  const [before, setBefore] = useState<Partial<PinnedHole>>(measuredAtStrip(parts[0]));
-  const [after, setAfter] = useState<Partial<PinnedHole>>({});
-  const [remedy, setRemedy] = useState<Remedy>('as-it-is');
-  const [ratio, setRatio] = useState<number | null>(null);
-  const [text, setText] = useState('');
+  const units = useUnits();
+  const { rules } = useStation();
+  const start: Worn = {
+    partId: parts[0]?.id ?? '',
+    before: measuredAtStrip(parts[0]),
+    after: {},
+    remedy: 'as-it-is',
+    pedalRatio: null,
+    note: '',
+  };
+  const saving = useUnitForm(noteAtBenchAction, start, ({ before, after, ...values }) => ({
+    data: {
+      kind: 'hole' as const,
+      ...values,
+      before: wholeHole(before),
+      after: values.remedy === 'as-it-is' ? null : wholeHole(after),
+    },
+  }));
+  const { setValue, watch } = saving.form;
+  const { before, after, remedy, pedalRatio } = watch();
   const [was, is] = [wholeHole(before), wholeHole(after)];
   const needsAfter = remedy !== 'as-it-is';
   const judged = needsAfter ? is : was;
   const problems = [was, needsAfter ? is : undefined].flatMap((h) => (h === undefined ? [] : holeProblems(h)));
-  const answer = judged === undefined || problems.length > 0 ? undefined : holeAnswer(judged, ratio, rules, units);
+  const answer = judged === undefined || problems.length > 0 ? undefined : holeAnswer(judged, pedalRatio, rules, units);
   return (
-    <div className="grid gap-3">
+    <ActionFormFrame of={saving} submit="Keep" quiet may={was !== undefined && (!needsAfter || is !== undefined) && problems.length === 0}>
       {saved.map((h) => (
         <p key={h.id} className="border-l-4 border-line pl-3">
           {parts.find((p) => p.id === h.partId)?.name ?? 'hole'}: {sayFine(h.before.longMm, units)} on a pin of{' '}
@@ -53,46 +66,22 @@ export function HoleRecord({
           {h.note === '' ? '' : `. ${h.note}`}
         </p>
       ))}
-      <label className="label mb-0">
-        Hole of the
-        <select
-          className="field text-ink"
-          value={partId}
-          onChange={(e) => {
-            setPartId(e.target.value);
-            setBefore(measuredAtStrip(parts.find((p) => p.id === e.target.value)));
-          }}
-        >
-          {parts.map((p) => (
-            <option key={p.id} value={p.id}>
-              {p.name}
-            </option>
-          ))}
-        </select>
-      </label>
+      <Select
+        name="partId"
+        label="Hole of the"
+        options={parts.map((p) => ({ value: p.id, text: p.name }))}
+        then={(id: string) => setValue('before', measuredAtStrip(parts.find((p) => p.id === id)))}
+      />
       <fieldset className="flex flex-wrap items-end gap-2">
         <legend className="label">As it was</legend>
-        <HoleFields hole={before} units={units} onSay={setBefore} />
-        <NumberField label="Pedal ratio" className="w-28" value={ratio} onSay={setRatio} />
+        <HoleFields hole={before} onSay={(hole) => setValue('before', hole)} />
+        <Amount name="pedalRatio" label="Pedal ratio" className="w-28" />
       </fieldset>
-      <label className="label mb-0">
-        What was done
-        <select
-          className="field text-ink"
-          value={remedy}
-          onChange={(e) => setRemedy(REMEDY_NAMES.find((r) => r === e.target.value) ?? remedy)}
-        >
-          {REMEDY_NAMES.map((r) => (
-            <option key={r} value={r}>
-              {REMEDIES[r]}
-            </option>
-          ))}
-        </select>
-      </label>
+      <Select name="remedy" label="What was done" options={REMEDY_NAMES} say={REMEDIES} />
       {needsAfter && (
         <fieldset className="flex flex-wrap items-end gap-2">
           <legend className="label">As it is now</legend>
-          <HoleFields hole={after} units={units} onSay={setAfter} />
+          <HoleFields hole={after} onSay={(hole) => setValue('after', hole)} />
         </fieldset>
       )}
       {remedy === 'welded-redrilled' && (
@@ -100,10 +89,7 @@ export function HoleRecord({
           Welding on a part that stops a vehicle is for a licensed welder, where the maker allows it at all.
         </p>
       )}
-      <label className="label mb-0">
-        By whom, and how
-        <input className="field text-ink" value={text} onChange={(e) => setText(e.target.value)} />
-      </label>
+      <Text name="note" label="By whom, and how" />
       {problems.map((p) => (
         <p key={p} className="border-l-4 border-red pl-3">
           {p}
@@ -114,20 +100,7 @@ export function HoleRecord({
           {r}
         </p>
       ))}
-      <button
-        type="button"
-        className="btn-quiet w-fit"
-        disabled={was === undefined || (needsAfter && is === undefined) || problems.length > 0 || saving.kind === 'saving'}
-        onClick={() =>
-          void save({
-            data: { kind: 'hole', partId, before: was, pedalRatio: ratio, remedy, after: needsAfter ? is : null, note: text.trim() },
-          })
-        }
-      >
-        Keep
-      </button>
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
-    </div>
+    </ActionFormFrame>
   );
 }
 

@@ -2,8 +2,9 @@
 
 import { type ComponentProps, useState } from 'react';
 import type { VacuumSample } from '@/core/pedal-end/vacuum';
+import { fixed } from '@/core/quantity/figure';
 import type { LineChart as Chart } from '../chart/line-chart';
-import { NumberField } from '../field/number-field';
+import { NumberField } from '../field/quantity-field';
 import { late } from '../shell/late';
 
 const LineChart = late<ComponentProps<typeof Chart>>(async () => (await import('../chart/line-chart')).LineChart);
@@ -62,8 +63,8 @@ export function VacuumEntry({
           title={`Vacuum over ${samples.at(-1)?.tS ?? 0} s, from ${samples[0]?.kPa} to ${samples.at(-1)?.kPa} kPa`}
           height={200}
           series={[{ name: 'vacuum', dash: '', points: samples.map((s) => ({ x: s.tS, y: s.kPa })) }]}
-          x={{ name: 's since shut', say: (s) => s.toFixed(0) }}
-          y={{ name: 'kPa', say: (k) => k.toFixed(1) }}
+          x={{ name: 's since shut', say: (s) => fixed(s, 0) }}
+          y={{ name: 'kPa', say: (k) => fixed(k, 1) }}
         />
       )}
       {samples.length === 1 && (

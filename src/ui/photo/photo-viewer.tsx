@@ -1,15 +1,19 @@
 'use client';
 
+import 'yet-another-react-lightbox/styles.css';
 import { useParams } from 'next/navigation';
 import { Dialog } from 'radix-ui';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
+import Lightbox from 'yet-another-react-lightbox';
+import Inline from 'yet-another-react-lightbox/plugins/inline';
+import Zoom from 'yet-another-react-lightbox/plugins/zoom';
 import { sayFullDate } from '@/core/quantity/say-time';
 import type { Photo } from '@/core/unit/photo';
+import { useRead } from '../shell/reads';
 
-const ZOOMS = [1, 1.5, 2.5, 4] as const;
 export const PHASE_WORDS: { readonly [P in Photo['phase']]: string } = { out: 'as it came out', in: 'as it went in' };
 
-/** Photos at full size: one, or two side by side (out and in), with zoom by button, wheel or + and −. */
+/** Photos at full size: one, or two side by side (out and in), drawn and pinched larger, moved and turned over by hand or keys. */
 export function PhotoViewer({
   photos: sent,
   openId,
@@ -20,72 +24,33 @@ export function PhotoViewer({
   readonly onClose: () => void;
 }) {
   const { tag } = useParams<{ tag?: string }>();
-  const [all, setAll] = useState<readonly Photo[]>();
-  useEffect(() => {
-    const fetchAll = async (): Promise<void> => {
-      const answer = await fetch(`/api/v1/units/${tag}/photos`);
-      if (answer.ok) setAll((await answer.json()) as readonly Photo[]);
-    };
-    if (tag !== undefined) fetchAll().catch(() => undefined);
-  }, [tag]);
   // The page sends those that hang on its things; all of the unit's come when one is opened, to be laid beside it.
-  const photos = all?.some((p) => p.id === openId) ? all : sent;
-  const [shown, setShown] = useState<readonly string[]>([]);
-  const [zoom, setZoom] = useState(0);
-  const ids = shown.length > 0 ? shown : [openId];
-  const step = (by: 1 | -1): void => setZoom((z) => Math.min(ZOOMS.length - 1, Math.max(0, z + by)));
-  const move = (by: 1 | -1): void => {
-    const at = photos.findIndex((p) => p.id === ids[0]);
-    const next = photos[(at + by + photos.length) % photos.length];
-    if (next !== undefined) setShown([next.id, ...ids.slice(1)]);
-  };
-  const beside = (): void => setShown(ids.length === 2 ? [ids[0] as string] : [ids[0] as string, counterpart(photos, ids[0] as string)]);
+  const { data: all } = useRead<readonly Photo[]>(`/api/v1/units/${tag}/photos`);
+  const photos = all?.some((p) => p.id === openId) === true ? all : sent;
+  const [shown, setShown] = useState<readonly string[]>([openId]);
+  const first = shown[0] ?? openId;
+  const show = (pane: number, id: string): void => setShown(shown.map((x, i) => (i === pane ? id : x)));
   return (
     <Dialog.Root open onOpenChange={onClose}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 bg-[#12181bcc]" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed inset-3 flex flex-col border border-line bg-sheet text-ink"
-          onKeyDown={(e) => {
-            if (e.key === '+' || e.key === '=') step(1);
-            else if (e.key === '-') step(-1);
-            else if (e.key === 'ArrowRight') move(1);
-            else if (e.key === 'ArrowLeft') move(-1);
-            else return;
-            e.preventDefault();
-          }}
-        >
+        <Dialog.Content aria-describedby={undefined} className="fixed inset-3 flex flex-col border border-line bg-sheet text-ink">
           <div className="flex flex-wrap items-center gap-2 border-b border-line px-3 py-1.5">
             <Dialog.Title className="mr-auto font-bold">Photos</Dialog.Title>
-            <button type="button" className="btn-quiet" onClick={() => move(-1)} disabled={photos.length < 2}>
-              Before
-            </button>
-            <button type="button" className="btn-quiet" onClick={() => move(1)} disabled={photos.length < 2}>
-              After
-            </button>
-            <button type="button" className="btn-quiet" aria-pressed={ids.length === 2} onClick={beside} disabled={photos.length < 2}>
-              {ids.length === 2 ? 'One only' : 'Side by side'}
-            </button>
-            <button type="button" className="btn-quiet" aria-label="Smaller" onClick={() => step(-1)} disabled={zoom === 0}>
-              −
-            </button>
-            <span className="w-16 text-center whitespace-nowrap">{Math.round((ZOOMS[zoom] ?? 1) * 100)} %</span>
-            <button type="button" className="btn-quiet" aria-label="Larger" onClick={() => step(1)} disabled={zoom === ZOOMS.length - 1}>
-              +
+            <button
+              type="button"
+              className="btn-quiet"
+              aria-pressed={shown.length === 2}
+              disabled={photos.length < 2}
+              onClick={() => setShown(shown.length === 2 ? [first] : [first, counterpart(photos, first)])}
+            >
+              {shown.length === 2 ? 'One only' : 'Side by side'}
             </button>
             <Dialog.Close className="btn-quiet">Close</Dialog.Close>
           </div>
-          <div className={`grid min-h-0 flex-1 ${ids.length === 2 ? 'grid-cols-2 gap-2' : ''}`}>
-            {ids.map((id, i) => (
-              <Pane
-                key={i}
-                photos={photos}
-                id={id}
-                zoom={ZOOMS[zoom] ?? 1}
-                onZoom={step}
-                onPick={ids.length === 2 ? (picked) => setShown(ids.map((x, j) => (j === i ? picked : x))) : undefined}
-              />
+          <div className={`grid min-h-0 flex-1 ${shown.length === 2 ? 'grid-cols-2 gap-2' : ''}`}>
+            {shown.map((id, i) => (
+              <Pane key={`${i} of ${shown.length}, ${photos.length}`} photos={photos} id={id} onShow={(next) => show(i, next)} />
             ))}
           </div>
         </Dialog.Content>
@@ -103,51 +68,42 @@ const counterpart = (photos: readonly Photo[], id: string): string => {
   return (other ?? photos.find((p) => p.id !== id))?.id ?? id;
 };
 
-function Pane({
-  photos,
-  id,
-  zoom,
-  onZoom,
-  onPick,
-}: {
-  readonly photos: readonly Photo[];
-  readonly id: string;
-  readonly zoom: number;
-  readonly onZoom: (by: 1 | -1) => void;
-  readonly onPick: ((id: string) => void) | undefined;
-}) {
-  const photo = photos.find((p) => p.id === id);
+const sayPhoto = (photo: Photo): string => `${photo.caption || 'photo'}, ${PHASE_WORDS[photo.phase]}`;
+
+function Pane({ photos, id, onShow }: { readonly photos: readonly Photo[]; readonly id: string; readonly onShow: (id: string) => void }) {
+  const at = Math.max(
+    0,
+    photos.findIndex((p) => p.id === id),
+  );
+  const photo = photos[at];
   if (photo === undefined) return null;
-  const words = `${photo.caption || 'photo'}, ${PHASE_WORDS[photo.phase]}`;
   return (
     <figure className="flex min-h-0 min-w-0 flex-col">
-      <section
-        className="min-h-0 flex-1 overflow-auto bg-ground"
-        aria-label={words}
-        // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
-        tabIndex={0}
-        onWheel={(e) => e.ctrlKey && onZoom(e.deltaY < 0 ? 1 : -1)}
-      >
-        {/* biome-ignore lint/performance/noImgElement: re-encoded to size when it was stored */}
-        <img
-          src={`/photos/${photo.id}`}
-          alt={words}
-          className="mx-auto object-contain"
-          style={{ width: `${zoom * 100}%`, height: `${zoom * 100}%`, maxWidth: 'none' }}
+      <div className="min-h-0 flex-1">
+        <Lightbox
+          plugins={[Inline, Zoom]}
+          slides={photos.map((p) => ({ src: `/photos/${p.id}`, alt: sayPhoto(p) }))}
+          index={at}
+          on={{ view: ({ index }) => photos[index] !== undefined && onShow(photos[index].id) }}
+          labels={{ Previous: 'Photo before', Next: 'Photo after', 'Zoom in': 'Larger', 'Zoom out': 'Smaller' }}
+          inline={{ style: { width: '100%', height: '100%' } }}
+          zoom={{ maxZoomPixelRatio: 4, scrollToZoom: true }}
+          carousel={{ finite: photos.length < 2, preload: 1 }}
+          animation={{ fade: 0, swipe: 150 }}
+          styles={{
+            root: {
+              '--yarl__color_backdrop': 'var(--ground)',
+              '--yarl__color_button': 'var(--ink)',
+              '--yarl__color_button_active': 'var(--act)',
+            },
+          }}
         />
-      </section>
+      </div>
       <figcaption className="flex flex-wrap items-center gap-3 px-3 py-1.5 text-[13px]">
-        {onPick === undefined ? (
-          <b>{photo.caption || 'photo'}</b>
-        ) : (
-          <select className="field w-auto" aria-label="Which photo" value={photo.id} onChange={(e) => onPick(e.target.value)}>
-            {photos.map((p) => (
-              <option key={p.id} value={p.id}>
-                {p.caption || 'photo'} ({p.phase})
-              </option>
-            ))}
-          </select>
-        )}
+        <b>{photo.caption || 'photo'}</b>
+        <span>
+          {at + 1} of {photos.length}
+        </span>
         <span className="text-ink2">
           {PHASE_WORDS[photo.phase]} · {sayFullDate(photo.at)}
         </span>

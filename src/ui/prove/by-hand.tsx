@@ -1,37 +1,30 @@
 'use client';
 
 import { useEffect, useState } from 'react';
+import { storeRunAction } from '@/app/actions/prove';
 import { goneReadings, goneTimes, type HeldReading, holdReadings, readingTimes, readOn } from '@/core/prove/by-hand';
 import type { RunStep } from '@/core/prove/programme/step';
-import type { StoreRun } from '@/core/prove/prove-doors';
 import { sayPressure } from '@/core/quantity/say';
-import type { Units } from '@/core/quantity/units';
-import { NumberField } from '../field/number-field';
-import { PressureField } from '../field/quantity-field';
+import { NumberField, PressureField } from '../field/quantity-field';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import { chime, MuteButton, useMuted } from '../shell/sound';
+import { useUnits } from '../shell/units-context';
 import { useNow } from '../shell/use-now';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { emptyFill, FillTable, wholeFill } from './fill-table';
 import { ShieldBox } from './rig-start';
 
 /** A step without the rig: a hand pump and a dial gauge. The screen keeps time and asks for a reading when one is due; the same analysis, and as wide as the gauge was read. */
 export function ByHand({
-  target,
   step,
-  units,
   moreS,
-  store,
 }: {
-  readonly target: UnitTarget;
   readonly step: RunStep;
-  readonly units: Units;
   /** How much longer the hold that was judged last has to go on, s. */
   readonly moreS: number | null;
-  readonly store: SaveAction<StoreRun>;
 }) {
-  const { save, saving, acceptTheirs } = useSave(store, target, 'adds');
+  const units = useUnits();
+  const { save, saving, decide } = useSave(storeRunAction, 'adds');
   const [shield, setShield] = useState(false);
   const [divisionBar, setDivision] = useState<number | null>(1);
   const [mlStep, setMlStep] = useState<number | null>(0.1);
@@ -74,12 +67,11 @@ export function ByHand({
             {holds && <NumberField label="Fluid read to, ml" className="w-36" value={mlStep} onSay={setMlStep} />}
           </div>
           {holds ? (
-            <FillTable targetBar={step.targetBar} fill={fill} units={units} onSay={setFill} />
+            <FillTable targetBar={step.targetBar} fill={fill} onSay={setFill} />
           ) : (
             <PressureField
               label={`Pumped to, ${units.pressure}`}
               className="w-36"
-              units={units}
               decimals={1}
               say="typing"
               value={fromBar}
@@ -96,7 +88,7 @@ export function ByHand({
         </>
       ) : (
         <>
-          <Due times={times} held={held} startedAt={startedAt} units={units} onRead={read} />
+          <Due times={times} held={held} startedAt={startedAt} onRead={read} />
           <div className="flex flex-wrap gap-3">
             {isJudged && moreS !== null ? (
               <button type="button" className="btn" onClick={() => setExtra(extraS + moreS)}>
@@ -120,7 +112,7 @@ export function ByHand({
           )}
         </>
       )}
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <SaveNote saving={saving} onDecide={decide} />
     </div>
   );
 }
@@ -130,16 +122,15 @@ function Due({
   times,
   held,
   startedAt,
-  units,
   onRead,
 }: {
   readonly times: readonly number[];
   readonly held: readonly HeldReading[];
   readonly startedAt: number;
-  readonly units: Units;
   /** A pressure, and the s at which its first figure was typed. */
   readonly onRead: (bar: number, atS: number) => void;
 }) {
+  const units = useUnits();
   const now = useNow();
   const [bar, setBar] = useState<number | null>(null);
   const [typedAt, setTyped] = useState<number>();
@@ -179,7 +170,6 @@ function Due({
         key={held.length}
         label={`Reading ${held.length + 1} of ${times.length}, ${units.pressure}`}
         className="w-48"
-        units={units}
         decimals={2}
         say="typing"
         autoFocus

@@ -1,33 +1,28 @@
 'use client';
 
 import { useState } from 'react';
+import { reopenAfterFailAction } from '@/app/actions/prove';
 import type { Wet } from '@/core/prove/programme/seen';
 import type { Suspect } from '@/core/prove/programme/suspects';
-import type { ReopenAfterFail } from '@/core/prove/prove-doors';
 import { STATION_WORDS } from '@/core/station';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { useStation } from '../unit/station-context';
 import { WetPick } from './wet-pick';
 
 /** What may be behind a failed step, the likeliest first; each leads back to the station where it is put right. */
 export function Failed({
-  target,
   means,
   byWet,
   wet: seen,
-  reopen,
-  open,
 }: {
-  readonly target: UnitTarget;
   readonly means: string;
   /** What may be behind it, by where it is wet. */
   readonly byWet: { readonly [W in Wet | 'unsaid']: readonly Suspect[] };
   readonly wet: Wet | null;
-  readonly reopen: SaveAction<ReopenAfterFail>;
-  readonly open: boolean;
 }) {
-  const { save, saving, acceptTheirs } = useSave(reopen, target);
+  const { open } = useStation();
+  const { save, saving, decide } = useSave(reopenAfterFailAction);
   const [wet, setWet] = useState(seen);
   const [chosen, setChosen] = useState<string>();
   const suspects = byWet[wet ?? 'unsaid'];
@@ -77,7 +72,7 @@ export function Failed({
           What was proved does not count any more.
         </p>
       )}
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <SaveNote saving={saving} onDecide={decide} />
     </section>
   );
 }

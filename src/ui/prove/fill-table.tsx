@@ -1,10 +1,10 @@
 'use client';
 
 import { fillPressures } from '@/core/prove/by-hand';
+import { figures } from '@/core/quantity/figure';
 import { pressureIn } from '@/core/quantity/say';
-import type { Units } from '@/core/quantity/units';
-import { NumberField } from '../field/number-field';
-import { PressureField } from '../field/quantity-field';
+import { NumberField, PressureField } from '../field/quantity-field';
+import { useUnits } from '../shell/units-context';
 
 /** The way up, typed: fluid pumped in so far, and the pressure it made. */
 export type TypedFill = readonly { readonly ml: number | null; readonly bar: number | null }[];
@@ -19,14 +19,13 @@ export const wholeFill = (fill: TypedFill): readonly { readonly ml: number; read
 export function FillTable({
   targetBar,
   fill,
-  units,
   onSay,
 }: {
   readonly targetBar: number;
   readonly fill: TypedFill;
-  readonly units: Units;
   readonly onSay: (fill: TypedFill) => void;
 }) {
+  const units = useUnits();
   return (
     <div className="flex flex-wrap gap-3">
       {fillPressures(targetBar).map((bar, i) => {
@@ -35,14 +34,13 @@ export function FillTable({
         return (
           <fieldset key={bar} className="border border-line bg-sheet px-2 pb-2">
             <legend className="px-1 text-[13px] text-ink2">
-              pump to about {Number(pressureIn(bar, units).toPrecision(3))} {units.pressure}
+              pump to about {figures(pressureIn(bar, units), 3)} {units.pressure}
             </legend>
             <div className="flex gap-2">
               <NumberField label="ml so far" className="w-24" above={-1e-9} value={row.ml} onSay={(ml) => tell({ ml })} />
               <PressureField
                 label={`Gauge, ${units.pressure}`}
                 className="w-24"
-                units={units}
                 decimals={units.pressure === 'bar' ? 1 : 0}
                 say="typing"
                 value={row.bar}

@@ -1,36 +1,30 @@
 'use client';
 
 import { useState } from 'react';
+import { storeRunAction } from '@/app/actions/prove';
 import { type LoggedRow, loggedSamples, partsOf, writtenTo } from '@/core/prove/logged';
 import type { RunStep } from '@/core/prove/programme/step';
-import type { StoreRun } from '@/core/prove/prove-doors';
 import { sayPressure } from '@/core/quantity/say';
-import type { Units } from '@/core/quantity/units';
 import { readTrace } from '@/csv/trace-csv';
 import { CsvBox } from '../field/csv-box';
 import { LengthField } from '../field/quantity-field';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { useUnits } from '../shell/units-context';
 import { emptyFill, FillTable, wholeFill } from './fill-table';
 import { ShieldBox } from './rig-start';
 
 /** A hold that a logger wrote: pasted or from a file, shown in its parts, then judged as any other. */
 export function Logged({
-  target,
   step,
   boreMm,
-  units,
-  store,
 }: {
-  readonly target: UnitTarget;
   readonly step: RunStep;
   /** The unit's bore: a rod that moved in it pushed that much fluid. */
   readonly boreMm: number | null;
-  readonly units: Units;
-  readonly store: SaveAction<StoreRun>;
 }) {
-  const { save, saving, acceptTheirs } = useSave(store, target, 'adds');
+  const units = useUnits();
+  const { save, saving, decide } = useSave(storeRunAction, 'adds');
   const [rows, setRows] = useState<readonly LoggedRow[]>();
   const [shield, setShield] = useState(false);
   const [fill, setFill] = useState(() => emptyFill(step.targetBar));
@@ -48,13 +42,11 @@ export function Logged({
         {Math.round((top?.tS ?? 0) - (first?.tS ?? 0))} s, held for {Math.round((last?.tS ?? 0) - (top?.tS ?? 0))} s
         {open < rows.length ? ', then let down' : ''}. Written to {sayPressure(writtenTo(rows), units)}.
       </p>
-      {stroked && (
-        <LengthField label="Bore that the rod moved in" className="w-48" fine units={units} value={bore} onSay={(mm) => setBore(mm)} />
-      )}
+      {stroked && <LengthField label="Bore that the rod moved in" className="w-48" fine value={bore} onSay={(mm) => setBore(mm)} />}
       {!knows && (
         <>
           <p className="text-ink2">The log does not say how much fluid went in. Read it on the way up:</p>
-          <FillTable targetBar={step.targetBar} fill={fill} units={units} onSay={setFill} />
+          <FillTable targetBar={step.targetBar} fill={fill} onSay={setFill} />
         </>
       )}
       <div className="flex flex-wrap items-center gap-3">
@@ -75,7 +67,7 @@ export function Logged({
           Another log
         </button>
       </div>
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <SaveNote saving={saving} onDecide={decide} />
     </div>
   );
 }

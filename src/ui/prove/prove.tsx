@@ -2,6 +2,7 @@
 
 import { TriangleAlert } from 'lucide-react';
 import type { ComponentProps, ReactNode } from 'react';
+import { abortRunAction, holdLongerAction } from '@/app/actions/prove';
 import type { BenchOf } from '@/core/bench/bench-record';
 import type { UnitKind } from '@/core/family/family-name';
 import { isOver, type LiveRun, wasSeenDown } from '@/core/prove/live-run';
@@ -9,23 +10,21 @@ import type { BenchFill } from '@/core/prove/programme/fill-strokes';
 import { cautionOf, sayDoing, sayStep } from '@/core/prove/programme/say-step';
 import { isStanding } from '@/core/prove/programme/standing';
 import { isRunStep, isSeenStep, type Programme } from '@/core/prove/programme/step';
-import type { NoteSeen, QueuedUnit, ReopenAfterFail, StartRun, StartStanding, StoreRun } from '@/core/prove/prove-doors';
 import type { RigSample } from '@/core/prove/rig-sample';
-import type { Run } from '@/core/prove/run';
+import { RUN_OUTCOME_WORDS, RUN_STATE_WORDS, type Run } from '@/core/prove/run';
 import type { RunAnalysis } from '@/core/prove/run-analysis';
 import { RUN_WAYS } from '@/core/prove/run-way';
 import { sayVolume } from '@/core/quantity/say';
 import { sayWhen } from '@/core/quantity/say-time';
-import type { Units } from '@/core/quantity/units';
-import type { Nothing } from '@/core/schema/sends';
 import type { Photo } from '@/core/unit/photo';
 import type { StepStand } from '@/core/unit/proving';
-import type { Ask } from '../save/use-ask';
 import { Go } from '../shell/go';
 import { late } from '../shell/late';
+import { useUnits } from '../shell/units-context';
+import { useStation } from '../unit/station-context';
 import { StationFrame } from '../unit/station-frame';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { Failed } from './failed';
+import { NextStep } from './next-step';
 import type { Waiting } from './rig-start';
 import { RunWays } from './run-ways';
 import { Running } from './running';
@@ -33,10 +32,12 @@ import { Says } from './says';
 import { SeenForm } from './seen-form';
 import type { Standing } from './standing';
 import { StepBand } from './step-band';
-import { Residuals, Trace } from './trace';
+import { Trace } from './trace';
+import type { TraceChart as Chart } from './trace-chart';
 import { useLiveRun } from './use-live-run';
 
 // Photos and their sending come with the steps that stand.
+const TraceChart = late<ComponentProps<typeof Chart>>(async () => (await import('./trace-chart')).TraceChart);
 const StandingLate = late<ComponentProps<typeof Standing>>(async () => (await import('./standing')).Standing);
 
 /** The newest run of the step that is looked at, with its trace, and those before it. */
@@ -48,69 +49,49 @@ export type ShownRun = Pick<Run, 'id' | 'step' | 'because'> & {
   readonly earlier: readonly (readonly RigSample[])[];
 };
 
-export type ProveActions = {
-  readonly start: SaveAction<StartRun>;
-  readonly store: SaveAction<StoreRun>;
-  readonly note: SaveAction<NoteSeen>;
-  readonly stand: SaveAction<StartStanding>;
-  readonly reopen: SaveAction<ReopenAfterFail>;
-  readonly abort: Ask<Nothing>;
-  readonly holdLonger: Ask<Nothing>;
-  readonly queue: Ask<QueuedUnit>;
-  readonly unqueue: Ask<QueuedUnit>;
-};
-
 /** Why what a run says is no verdict of the unit as it is now; undefined: it is. */
 const noVerdict = (run: ShownRun | LiveRun): string | undefined =>
   run.because !== '' ? 'Until then:' : 'of' in run && run.of === 'before' ? 'Before it was opened again:' : undefined;
 
-/** A unit's programme, step by step: on the rig, by hand, or seen; what each run says; and where a failure leads. */
-export function Prove({
-  target,
-  tag,
-  family,
-  units,
-  programme,
-  stands,
-  here,
-  next,
-  runs,
-  shown,
-  boreMm,
-  fill,
-  failed,
-  standing,
-  photos,
-  queue,
-  actions,
-  open,
-  ledger,
-  children,
-}: {
-  readonly target: UnitTarget;
-  readonly tag: string;
-  readonly family: UnitKind;
-  readonly units: Units;
-  readonly programme: Pick<Programme, 'version'>;
-  readonly stands: readonly StepStand[];
-  /** The step that is looked at. */
+/** The step that is looked at, with what is known of it. */
+export type LookedAt = {
   readonly here: StepStand | undefined;
-  /** Another step whose turn it is. */
-  readonly next: StepStand | undefined;
-  readonly runs: readonly Run[];
   readonly shown: ShownRun | undefined;
+  /** The bore that a rod moved in; null where none did. */
   readonly boreMm: number | null;
   readonly fill: BenchFill | undefined;
   readonly failed: Pick<ComponentProps<typeof Failed>, 'byWet' | 'wet'> | undefined;
   readonly standing: BenchOf<'standing'> | undefined;
   /** Photos of the step since the unit was closed up. */
   readonly photos: readonly Photo[];
+};
+
+/** A unit's programme, step by step: on the rig, by hand, or seen; what each run says; and where a failure leads. */
+export function Prove({
+  family,
+  programme,
+  stands,
+  lookedAt: { here, shown, boreMm, fill, failed, standing, photos },
+  next,
+  runs,
+  queue,
+  ledger,
+  children,
+}: {
+  readonly family: UnitKind;
+  readonly programme: Pick<Programme, 'version'>;
+  readonly stands: readonly StepStand[];
+  readonly lookedAt: LookedAt;
+  /** Another step whose turn it is. */
+  readonly next: StepStand | undefined;
+  readonly runs: readonly Run[];
   readonly queue: readonly Waiting[];
-  readonly actions: ProveActions;
-  readonly open: boolean;
   readonly ledger: ReactNode;
+  /** The sign-off. */
   readonly children: ReactNode;
 }) {
+  const units = useUnits();
+  const { target, open } = useStation();
   const { run: live, line } = useLiveRun();
   const step = here?.step;
   const caution = step === undefined ? undefined : cautionOf(step, { name: family });
@@ -156,26 +137,18 @@ export function Prove({
           )}
           {here !== undefined && analysis !== null && here.texts.length > 1 && <p className="mt-1">{here.texts.at(-1)}</p>}
           {here !== undefined && here.stands === 'fail' && running === undefined && failed !== undefined && (
-            <Failed target={target} means={here.step.means} {...failed} reopen={actions.reopen} open={open} />
+            <Failed means={here.step.means} {...failed} />
           )}
           {next !== undefined && next.step.id !== step?.id && running === undefined && here?.stands === 'pass' && (
-            <Go className="btn mt-3 inline-flex items-center" href={`?step=${next.step.id}`}>
-              Next: {sayStep(next.step, units)}
-            </Go>
+            <NextStep href={`?step=${next.step.id}`} name={sayStep(next.step, units)} />
           )}
           {running === undefined && <div className="mt-3">{children}</div>}
         </section>
       }
     >
-      <StepBand stands={stands} chosen={running?.step.id ?? step?.id} units={units} />
+      <StepBand stands={stands} chosen={running?.step.id ?? step?.id} />
       {running !== undefined ? (
-        <Running
-          run={running}
-          line={line}
-          units={units}
-          abort={() => void actions.abort({})}
-          holdLonger={() => void actions.holdLonger({})}
-        />
+        <Running run={running} line={line} abort={() => void abortRunAction({})} holdLonger={() => void holdLongerAction({})} />
       ) : (
         step !== undefined && (
           <section className="mb-3 border border-line bg-sheet p-3" aria-label="The step">
@@ -196,62 +169,45 @@ export function Prove({
             {open && isRunStep(step) && (
               <RunWays
                 key={step.id}
-                target={target}
                 step={step}
                 live={live}
                 queue={queue}
                 boreMm={boreMm}
-                units={units}
                 moreS={shown?.of === 'now' && shown.analysis?.kind === 'hold' ? shown.analysis.needMoreS : null}
-                actions={actions}
               />
             )}
             {open && isSeenStep(step) && (
               <div className={isRunStep(step) ? 'mt-3 border-t border-hair pt-3' : ''}>
                 {isStanding(step) ? (
-                  <StandingLate
-                    key={step.id}
-                    target={target}
-                    step={step}
-                    standing={standing}
-                    photos={photos}
-                    start={actions.stand}
-                    note={actions.note}
-                  />
+                  <StandingLate key={step.id} step={step} standing={standing} photos={photos} />
                 ) : (
-                  <SeenForm key={step.id} target={target} step={step} note={actions.note} />
+                  <SeenForm key={step.id} step={step} />
                 )}
               </div>
             )}
           </section>
         )
       )}
-      {drawn !== undefined && drawn.samples.length > 1 && (
-        <>
-          <Trace
-            samples={drawn.samples}
-            analysis={analysis}
-            step={drawn.step}
-            earlier={'earlier' in drawn ? drawn.earlier : []}
-            units={units}
-          />
-          {analysis?.kind === 'hold' && <Residuals samples={drawn.samples} analysis={analysis} step={drawn.step} />}
-        </>
+      {running !== undefined && running.samples.length > 1 && <Trace samples={running.samples} analysis={analysis} step={running.step} />}
+      {running === undefined && drawn !== undefined && drawn.samples.length > 1 && (
+        <TraceChart samples={drawn.samples} analysis={analysis} step={drawn.step} earlier={'earlier' in drawn ? drawn.earlier : []} />
       )}
-      <RunList tag={tag} runs={runs} units={units} />
+      <RunList runs={runs} />
     </StationFrame>
   );
 }
 
 /** Every run of the unit, the newest first, also those that do not count. */
-function RunList({ tag, runs, units }: { readonly tag: string; readonly runs: readonly Run[]; readonly units: Units }) {
+function RunList({ runs }: { readonly runs: readonly Run[] }) {
+  const units = useUnits();
+  const { tag } = useStation();
   if (runs.length === 0) return null;
   return (
     <ol className="mt-3 text-[13px]" aria-label="Runs of this unit">
       {runs.toReversed().map((r) => (
         <li key={r.id} className="border-b border-hair py-1">
-          {sayWhen(r.startedAt, Date.now())}: {sayStep(r.step, units)}, {RUN_WAYS[r.way]}: {r.state}
-          {r.outcome === null || r.because !== '' ? '' : `, ${r.outcome === 'hold-longer' ? 'hold longer' : r.outcome}`}
+          {sayWhen(r.startedAt, Date.now())}: {sayStep(r.step, units)}, {RUN_WAYS[r.way]}: {RUN_STATE_WORDS[r.state]}
+          {r.outcome === null || r.because !== '' ? '' : `, ${RUN_OUTCOME_WORDS[r.outcome]}`}
           <span className="text-ink2">{r.because === '' ? '' : ` (${r.because})`}</span>{' '}
           <a className="font-bold text-act" href={`/api/v1/units/${tag}/runs/${r.id}/trace.csv`} download>
             CSV

@@ -2,15 +2,14 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { leaveRigQueueAction, queueForRigAction, startRunAction } from '@/app/actions/prove';
 import type { LiveRun } from '@/core/prove/live-run';
 import { isOver } from '@/core/prove/live-run';
 import type { RunStep } from '@/core/prove/programme/step';
-import type { QueuedUnit, StartRun } from '@/core/prove/prove-doors';
 import { tagOf } from '@/core/unit/unit-record';
 import { SaveNote } from '../save/save-note';
-import type { Ask } from '../save/use-ask';
 import { useSave } from '../save/use-save';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { useStation } from '../unit/station-context';
 import { pageName } from './use-live-run';
 
 /** A unit that waits for the rig. */
@@ -25,23 +24,16 @@ export const ShieldBox = ({ shut, onSay }: { readonly shut: boolean; readonly on
 
 /** Starts a step on the rig, or queues for it. Pressure never starts by itself: whoever starts it has shut the shield. */
 export function RigStart({
-  target,
   step,
   live,
   queue,
-  actions,
 }: {
-  readonly target: UnitTarget;
   readonly step: RunStep;
   readonly live: LiveRun | undefined;
   readonly queue: readonly Waiting[];
-  readonly actions: {
-    readonly start: SaveAction<StartRun>;
-    readonly queue: Ask<QueuedUnit>;
-    readonly unqueue: Ask<QueuedUnit>;
-  };
 }) {
-  const { save, saving, acceptTheirs } = useSave(actions.start, target);
+  const { target } = useStation();
+  const { save, saving, decide } = useSave(startRunAction);
   const router = useRouter();
   const [shield, setShield] = useState(false);
   const busyWith = live !== undefined && !isOver(live.state) ? live.tag : undefined;
@@ -68,12 +60,12 @@ export function RigStart({
           {step.kind === 'cycles' ? 'Stroke, pressurise and hold' : step.kind === 'hold' ? 'Pressurise and hold' : 'Pressurise and let go'}
         </button>
         {place === -1 && (busyWith !== undefined || after !== undefined) && (
-          <button type="button" className="btn-quiet" onClick={() => void actions.queue({ unitId: target.unitId })}>
+          <button type="button" className="btn-quiet" onClick={() => void queueForRigAction({ unitId: target.unitId })}>
             Queue for the rig
           </button>
         )}
         {place !== -1 && (
-          <button type="button" className="btn-quiet" onClick={() => void actions.unqueue({ unitId: target.unitId })}>
+          <button type="button" className="btn-quiet" onClick={() => void leaveRigQueueAction({ unitId: target.unitId })}>
             Leave the queue
           </button>
         )}
@@ -86,7 +78,7 @@ export function RigStart({
               : ''}
         </p>
       </form>
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <SaveNote saving={saving} onDecide={decide} />
     </>
   );
 }

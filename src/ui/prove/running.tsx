@@ -2,24 +2,24 @@
 
 import { useHotkeys } from 'react-hotkeys-hook';
 import { type LiveRun, RUN_STATES } from '@/core/prove/live-run';
+import { fixed } from '@/core/quantity/figure';
 import { pressureIn } from '@/core/quantity/say';
-import type { Units } from '@/core/quantity/units';
+import { useUnits } from '../shell/units-context';
 import type { LiveLine } from './use-live-run';
 
 /** A run as it goes on: the pressure, large; how far it is; a button to let it down, and one to have it held longer when it asks. */
 export function Running({
   run,
   line,
-  units,
   abort,
   holdLonger,
 }: {
   readonly run: LiveRun;
   readonly line: LiveLine['line'];
-  readonly units: Units;
   readonly abort: () => void;
   readonly holdLonger: () => void;
 }) {
+  const units = useUnits();
   useHotkeys('escape', abort, { enableOnFormTags: true });
   const pressure = run.samples.at(-1)?.p;
   const temp = run.samples.at(-1)?.c;
@@ -29,7 +29,7 @@ export function Running({
     <div className="mb-3 flex flex-wrap items-center gap-6">
       {line === 'lost' && <LineLost />}
       <p className="text-[56px] leading-none font-bold" role="timer" aria-label="Pressure">
-        {pressure === undefined ? '–' : pressureIn(pressure, units).toFixed(units.pressure === 'bar' ? 2 : 0)}{' '}
+        {pressure === undefined ? '–' : fixed(pressureIn(pressure, units), units.pressure === 'bar' ? 2 : 0)}{' '}
         <span className="text-2xl">{units.pressure}</span>
       </p>
       <p className="text-ink2">
@@ -39,7 +39,7 @@ export function Running({
             , <b className="text-ink">{Math.floor(heldS)} s</b> of {run.step.holdS}
           </>
         )}
-        {temp == null ? null : <span className="block">{temp.toFixed(1)} °C</span>}
+        {temp == null ? null : <span className="block">{fixed(temp, 1)} °C</span>}
       </p>
       {run.state === 'asking' && (
         <button type="button" className="btn min-h-14" onClick={holdLonger}>

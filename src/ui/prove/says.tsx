@@ -1,7 +1,9 @@
 import type { HoldAnalysis } from '@/core/prove/hold-analysis';
 import type { RunAnalysis } from '@/core/prove/run-analysis';
 import { RUN_COVERS } from '@/core/prove/run-covers';
+import { fixed, rewritten } from '@/core/quantity/figure';
 import { sayFlow } from '@/core/quantity/say';
+import { Word } from '../unit/word';
 
 const HEADLINES: { readonly [K in RunAnalysis['kind']]: { readonly [O in RunAnalysis['outcome']]: string } } = {
   hold: { pass: 'It holds', fail: 'It leaks', 'hold-longer': 'Hold it longer' },
@@ -14,9 +16,9 @@ const figureOf = (a: RunAnalysis): string => {
     case 'hold':
       return `, ${sayFlow(a.leakMlPerMin)} ml/min`;
     case 'port':
-      return a.goneInS === null ? '' : `, gone in ${a.goneInS.toFixed(1)} s`;
+      return a.goneInS === null ? '' : `, gone in ${fixed(a.goneInS, 1)} s`;
     case 'residual':
-      return `, ${a.keptBar.toFixed(2)} bar`;
+      return `, ${fixed(a.keptBar, 2)} bar`;
   }
 };
 
@@ -32,7 +34,7 @@ export function Says({ analysis: a, instead }: { readonly analysis: RunAnalysis;
           {figureOf(a)}
         </p>
       )}
-      {a.kind === 'hold' ? <Hold analysis={a} /> : <p>{a.sentence}</p>}
+      {a.kind === 'hold' ? <Hold analysis={a} /> : <p>{rewritten(a.sentence)}</p>}
       <p className="mt-1 text-[13px] text-ink2">{RUN_COVERS[a.kind]}</p>
     </div>
   );
@@ -55,19 +57,25 @@ function Hold({ analysis: a }: { readonly analysis: HoldAnalysis }) {
           limit
         </text>
       </svg>
-      <p>{a.sentence}</p>
+      <p>{rewritten(a.sentence)}</p>
       <dl className="mt-2 grid grid-cols-[1fr_auto] gap-y-0.5">
-        <dt>compliance of unit and hose</dt>
-        <dd className="text-right">{a.complianceMlPerBar.toFixed(4)} ml/bar</dd>
-        <dt>trapped air</dt>
+        <dt>
+          <Word of="compliance">compliance of unit and hose</Word>
+        </dt>
+        <dd className="text-right">{fixed(a.complianceMlPerBar, 4)} ml/bar</dd>
+        <dt>
+          <Word of="trapped air" />
+        </dt>
         <dd className={`text-right ${a.airOutcome === 'ok' ? '' : 'text-amber'}`}>
-          {Math.max(0, a.airMl).toFixed(2)} ml
+          {fixed(Math.max(0, a.airMl), 2)} ml
           {a.airOutcome === 'bleed-again' ? ', bleed again' : a.airOutcome === 'repeat' ? ', fill again to be sure' : ''}
         </dd>
         <dt>noise</dt>
-        <dd className="text-right">{a.rmsBar === null ? '–' : `${a.rmsBar.toFixed(3)} bar`}</dd>
-        <dt>settled</dt>
-        <dd className="text-right">{a.settledBar === null ? '–' : `${a.settledBar.toFixed(2)} bar`}</dd>
+        <dd className="text-right">{a.rmsBar === null ? '–' : `${fixed(a.rmsBar, 3)} bar`}</dd>
+        <dt>
+          <Word of="settled" />
+        </dt>
+        <dd className="text-right">{a.settledBar === null ? '–' : `${fixed(a.settledBar, 2)} bar`}</dd>
       </dl>
     </>
   );

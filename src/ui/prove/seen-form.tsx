@@ -1,29 +1,25 @@
 'use client';
 
 import { useState } from 'react';
+import { noteSeenAction } from '@/app/actions/prove';
 import { ANSWERS, type Wet } from '@/core/prove/programme/seen';
 import type { SeenStep } from '@/core/prove/programme/step';
-import type { NoteSeen } from '@/core/prove/prove-doors';
-import { NumberField } from '../field/number-field';
+import { NumberField } from '../field/quantity-field';
+import { TextField } from '../field/text-field';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { WetPick } from './wet-pick';
 
 /** The answer to a step that is seen or read: two buttons, or two readings; where it is wet, if it is. */
 export function SeenForm({
-  target,
   step,
   startMm = null,
-  note,
 }: {
-  readonly target: UnitTarget;
   readonly step: SeenStep;
   /** Where the rod stood when it was left standing. */
   readonly startMm?: number | null;
-  readonly note: SaveAction<NoteSeen>;
 }) {
-  const { save, saving, acceptTheirs } = useSave(note, target, 'adds');
+  const { save, saving, decide } = useSave(noteSeenAction, 'adds');
   const [wet, setWet] = useState<Wet | null>(null);
   const [words, setWords] = useState('');
   const [from, setFrom] = useState<number | null>(startMm);
@@ -41,10 +37,7 @@ export function SeenForm({
   return (
     <div className="grid gap-3">
       {(step.kind === 'air-hold' || step.kind === 'weep') && <WetPick label="If it is not tight, where?" value={wet} onSay={setWet} />}
-      <label className="label mb-0 max-w-md">
-        Note
-        <input className="field text-ink" maxLength={300} value={words} onChange={(e) => setWords(e.target.value)} />
-      </label>
+      <TextField label="Note" className="max-w-md" value={words} maxLength={300} onSay={setWords} />
       {step.kind !== 'sink' && (
         <div>
           <p className="mb-1">{ask}</p>
@@ -85,7 +78,7 @@ export function SeenForm({
           </button>
         </div>
       )}
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <SaveNote saving={saving} onDecide={decide} />
     </div>
   );
 }

@@ -1,13 +1,13 @@
 'use client';
 
 import { useState } from 'react';
+import { startStandingAction } from '@/app/actions/prove';
 import type { BenchOf } from '@/core/bench/bench-record';
 import type { StandingStep } from '@/core/prove/programme/standing';
-import type { NoteSeen, StartStanding } from '@/core/prove/prove-doors';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import { sayWait } from '@/core/quantity/say-wait';
 import type { Photo } from '@/core/unit/photo';
-import { NumberField } from '../field/number-field';
+import { NumberField } from '../field/quantity-field';
 import { CameraButton } from '../photo/camera-button';
 import { SendingNote } from '../photo/sending-note';
 import { Thumbs } from '../photo/thumbs';
@@ -15,27 +15,22 @@ import { usePhotos } from '../photo/use-photos';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import { useNow } from '../shell/use-now';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { useStation } from '../unit/station-context';
 import { SeenForm } from './seen-form';
 
 /** A unit left standing, between two photos: how it was set, its time, how it was found. */
 export function Standing({
-  target,
   step,
   standing,
   photos,
-  start,
-  note,
 }: {
-  readonly target: UnitTarget;
   readonly step: StandingStep;
   readonly standing: BenchOf<'standing'> | undefined;
   /** Photos of this step since it was closed up. */
   readonly photos: readonly Photo[];
-  readonly start: SaveAction<StartStanding>;
-  readonly note: SaveAction<NoteSeen>;
 }) {
-  const { save, saving, acceptTheirs } = useSave(start, target, 'adds');
+  const { target } = useStation();
+  const { save, saving, decide } = useSave(startStandingAction, 'adds');
   const [startMm, setStartMm] = useState<number | null>(null);
   const now = useNow(standing !== undefined);
   const before = photos.filter((p) => p.phase === 'out');
@@ -84,10 +79,10 @@ export function Standing({
                 ? `It stands: ${sayWait(standing.endsAt, now)}, until ${sayWhen(standing.endsAt, now)}.`
                 : `Its time was over ${sayWhen(standing.endsAt, now)}: look at it.`}
           </p>
-          <SeenForm target={target} step={step} startMm={standing.startMm} note={note} />
+          <SeenForm step={step} startMm={standing.startMm} />
         </>
       )}
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <SaveNote saving={saving} onDecide={decide} />
     </div>
   );
 }

@@ -1,28 +1,15 @@
 'use client';
 
 import { sayStep } from '@/core/prove/programme/say-step';
-import type { Units } from '@/core/quantity/units';
-import type { StepStand } from '@/core/unit/proving';
+import { STAND_WORDS, type StepStand } from '@/core/unit/proving';
 import { Go } from '../shell/go';
+import { useUnits } from '../shell/units-context';
 
 const SIGNS: { readonly [S in StepStand['stands']]: string } = { open: '', pass: '✓ ', fail: '✕ ', 'hold-longer': '… ' };
-const STANDS: { readonly [S in StepStand['stands']]: string } = {
-  open: 'not done',
-  pass: 'passed',
-  fail: 'failed',
-  'hold-longer': 'undecided',
-};
 
 /** The programme as a band in its order: what passed, what failed, which one is looked at. What may be left out stands lighter. */
-export function StepBand({
-  stands,
-  chosen,
-  units,
-}: {
-  readonly stands: readonly StepStand[];
-  readonly chosen: string | undefined;
-  readonly units: Units;
-}) {
+export function StepBand({ stands, chosen }: { readonly stands: readonly StepStand[]; readonly chosen: string | undefined }) {
+  const units = useUnits();
   return (
     <nav aria-label="Steps of the programme" className="mb-3">
       <ol className="grid grid-cols-[repeat(auto-fit,minmax(5.6rem,1fr))] border-t border-l border-line">
@@ -41,7 +28,7 @@ export function StepBand({
                 href={`?step=${step.id}`}
                 aria-current={here ? 'step' : undefined}
                 className={`flex min-h-[44px] w-full items-center px-2 py-1 text-[13px] leading-tight ${look}`}
-                title={`${STANDS[stand]}${step.need === 'may' ? '; may be left out' : ''}`}
+                title={`${STAND_WORDS[stand]}${step.need === 'may' ? '; may be left out' : ''}`}
               >
                 <span>
                   {SIGNS[stand]}

@@ -4,16 +4,15 @@ import type { ReactNode } from 'react';
 import { figureOf, withFigure } from '@/core/prove/programme/new-step';
 import { sayDoing } from '@/core/prove/programme/say-step';
 import { FIGURES, type FigureName, STEPS, type Step } from '@/core/prove/programme/step';
-import type { Units } from '@/core/quantity/units';
-import { NumberField } from '../field/number-field';
-import { PressureField } from '../field/quantity-field';
+import { NumberField, PressureField } from '../field/quantity-field';
+import { TextField } from '../field/text-field';
+import { useUnits } from '../shell/units-context';
 
 /** One step of a programme: its figures, whether it must be done, why, and what a failure means. */
 export function StepEditor({
   step,
   number,
   chambers,
-  units,
   open,
   onSay,
   children,
@@ -21,12 +20,12 @@ export function StepEditor({
   readonly step: Step;
   readonly number: number;
   readonly chambers: readonly string[];
-  readonly units: Units;
   readonly open: boolean;
   readonly onSay: (step: Step) => void;
   /** What moves or drops it. */
   readonly children: ReactNode;
 }) {
+  const units = useUnits();
   return (
     <fieldset disabled={!open} className="grid gap-2">
       <legend className="sr-only">
@@ -63,38 +62,28 @@ export function StepEditor({
       </div>
       <div className="flex flex-wrap items-end gap-3">
         {STEPS[step.kind].figures.map((name) => (
-          <Figure key={name} step={step} name={name} units={units} onSay={onSay} />
+          <Figure key={name} step={step} name={name} onSay={onSay} />
         ))}
       </div>
       <p className="text-[13px] text-ink2">{sayDoing(step, units)}</p>
       <div className="grid gap-2 md:grid-cols-2">
         {(['why', 'means'] as const).map((field) => (
-          <label key={field} className="label mb-0">
-            {field === 'why' ? 'Why' : 'What a failure means'}
-            <textarea
-              className="field min-h-16 py-2 text-ink"
-              maxLength={400}
-              value={step[field]}
-              onChange={(e) => onSay({ ...step, [field]: e.target.value })}
-            />
-          </label>
+          <TextField
+            key={field}
+            label={field === 'why' ? 'Why' : 'What a failure means'}
+            value={step[field]}
+            rows={3}
+            maxLength={400}
+            onSay={(text) => onSay({ ...step, [field]: text })}
+          />
         ))}
       </div>
     </fieldset>
   );
 }
 
-function Figure({
-  step,
-  name,
-  units,
-  onSay,
-}: {
-  readonly step: Step;
-  readonly name: FigureName;
-  readonly units: Units;
-  readonly onSay: (step: Step) => void;
-}) {
+function Figure({ step, name, onSay }: { readonly step: Step; readonly name: FigureName; readonly onSay: (step: Step) => void }) {
+  const units = useUnits();
   const { label, unit } = FIGURES[name];
   const value = figureOf(step, name) ?? null;
   if (unit === 'bar')
@@ -102,7 +91,6 @@ function Figure({
       <PressureField
         label={`${label}, ${units.pressure}`}
         className="w-28"
-        units={units}
         decimals={value !== null && value < 10 ? 2 : 0}
         value={value}
         onSay={(bar) => onSay(withFigure(step, name, bar))}

@@ -1,4 +1,5 @@
 import { WET, WET_NAMES, type Wet } from '@/core/prove/programme/seen';
+import { SelectField } from '../field/select-field';
 
 /** Where it is wet; nothing while nobody has looked. */
 export const WetPick = ({
@@ -10,15 +11,13 @@ export const WetPick = ({
   readonly value: Wet | null;
   readonly onSay: (wet: Wet | null) => void;
 }) => (
-  <label className="label mb-2 block w-72">
-    {label}
-    <select className="field text-ink" value={value ?? ''} onChange={(e) => onSay(WET_NAMES.find((w) => w === e.target.value) ?? null)}>
-      <option value="">not looked yet</option>
-      {WET_NAMES.map((w) => (
-        <option key={w} value={w}>
-          {WET[w]}
-        </option>
-      ))}
-    </select>
-  </label>
+  <SelectField
+    label={label}
+    className="mb-2 w-72"
+    value={value}
+    options={WET_NAMES}
+    say={(w) => WET[w]}
+    none="not looked yet"
+    onSay={onSay}
+  />
 );

@@ -1,99 +1,83 @@
 'use client';
 
-import { useState } from 'react';
-import type { Person } from '@/core/people/role';
+import { useWatch } from 'react-hook-form';
+import { releaseAction, signAction } from '@/app/actions/release';
+import { PIN_WORDS } from '@/core/people/pin';
+import { type Person, ROLE_WORDS } from '@/core/people/role';
 import type { Signature } from '@/core/people/signature';
 import { sayWhen } from '@/core/quantity/say-time';
-import type { JustTarget, Sign } from '@/core/unit/unit-doors';
+import { ActionFormFrame } from '../form/action-form';
+import { fieldsOf } from '../form/fields';
+import { useUnitForm } from '../form/use-action-form';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { useStation } from '../unit/station-context';
+
+type Signing = { readonly signerId: string; readonly pin: string };
+const { Select, Text } = fieldsOf<Signing>();
+
+/** One signature: who, and their PIN. @param able who may give it */
+function Sign({ able, me, nth }: { readonly able: readonly Person[]; readonly me: Person; readonly nth: 'first' | 'second' }) {
+  const start: Signing = { signerId: (able.find((p) => p.id === me.id) ?? able[0])?.id ?? '', pin: '' };
+  const signing = useUnitForm(signAction, start, (v) => v, { done: (form) => form.reset() });
+  const signerId = useWatch({ control: signing.form.control, name: 'signerId' });
+  const signer = able.find((p) => p.id === signerId);
+  return (
+    <ActionFormFrame of={signing} submit="Sign" className="flex flex-wrap items-end gap-3 border border-line bg-sheet p-3">
+      <p className="w-full font-bold">
+        {nth === 'first' ? 'First signature: who closed it up and proved it' : 'Second signature: another person, a lead or the owner'}
+      </p>
+      <Select name="signerId" label="Name" className="w-48" options={able.map((p) => ({ value: p.id, text: p.name }))} />
+      <Text
+        name="pin"
+        label={`PIN of ${signer?.name}`}
+        className="w-36"
+        type="password"
+        {...(signer !== undefined && PIN_WORDS[signer.role] === 'PIN' ? { inputMode: 'numeric' as const } : {})}
+        autoFocus={nth === 'second'}
+      />
+    </ActionFormFrame>
+  );
+}
 
 /** Signatures by PIN, then the certificate. Brake parts ask for two people. */
 export function Release({
-  target,
   people,
   me,
   signatures,
   needed,
   unmet,
-  open,
-  now,
-  actions,
 }: {
-  readonly target: UnitTarget;
   readonly people: readonly Person[];
   readonly me: Person;
   readonly signatures: readonly Signature[];
   readonly needed: number;
   readonly unmet: readonly string[];
-  readonly open: boolean;
-  readonly now: number;
-  readonly actions: { readonly sign: SaveAction<Sign>; readonly release: SaveAction<JustTarget> };
 }) {
-  const signing = useSave(actions.sign, target);
-  const releasing = useSave(actions.release, target);
+  const { now, open } = useStation();
+  const releasing = useSave(releaseAction);
   const signed = new Set(signatures.map((s) => s.personId));
-  const may = people.filter(
+  const able = people.filter(
     (p) =>
       !signed.has(p.id) &&
       (signatures.length === 0 ? p.role === 'technician' || p.role === 'lead' : p.role === 'lead' || p.role === 'owner'),
   );
-  const [signerId, setSignerId] = useState<string>();
-  const [pin, setPin] = useState('');
-  const signer = may.find((p) => p.id === signerId) ?? may.find((p) => p.id === me.id) ?? may[0];
   return (
     <div className="grid max-w-2xl gap-4">
       <ol className="grid gap-1">
         {signatures.map((s, i) => (
           <li key={s.id} className="flex justify-between border-b border-hair py-2">
             <span>
-              {i + 1}. signature: <b>{s.name}</b>, {s.role}
+              {i === 0 ? 'First' : 'Second'} signature: <b>{s.name}</b>, {ROLE_WORDS[s.role]}
             </span>
             <span className="text-ink2">{sayWhen(s.at, now)}</span>
           </li>
         ))}
       </ol>
       {open && signatures.length < needed && (
-        <form
-          className="flex flex-wrap items-end gap-3 border border-line bg-sheet p-3"
-          onSubmit={(e) => {
-            e.preventDefault();
-            void signing.save({ signerId: signer?.id, pin }).then((r) => r.ok && setPin(''));
-          }}
-        >
-          <p className="w-full font-bold">
-            {signatures.length === 0
-              ? 'First signature: who closed it up and proved it'
-              : 'Second signature: another person, a lead or the owner'}
-          </p>
-          <label className="block text-[13px] text-ink2">
-            Name
-            <select className="field block w-48 text-ink" value={signer?.id ?? ''} onChange={(e) => setSignerId(e.target.value)}>
-              {may.map((p) => (
-                <option key={p.id} value={p.id}>
-                  {p.name}
-                </option>
-              ))}
-            </select>
-          </label>
-          <label className="block text-[13px] text-ink2">
-            PIN of {signer?.name}
-            <input
-              type="password"
-              inputMode="numeric"
-              autoComplete="off"
-              className="field block w-36 text-ink"
-              value={pin}
-              onChange={(e) => setPin(e.target.value)}
-            />
-          </label>
-          <button type="submit" className="btn" disabled={pin === '' || signing.saving.kind === 'saving'}>
-            Sign
-          </button>
-        </form>
+        // Each signature has a form of its own: whoever signed is not offered again.
+        <Sign key={signatures.length} able={able} me={me} nth={signatures.length === 0 ? 'first' : 'second'} />
       )}
-      <SaveNote saving={signing.saving} onAcceptTheirs={signing.acceptTheirs} />
       {open && (
         <div>
           <button
@@ -111,7 +95,7 @@ export function Release({
           ))}
         </div>
       )}
-      <SaveNote saving={releasing.saving} onAcceptTheirs={releasing.acceptTheirs} />
+      <SaveNote saving={releasing.saving} onDecide={releasing.decide} />
     </div>
   );
 }

@@ -4,7 +4,8 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { sayFullDate } from '@/core/quantity/say-time';
 import { type ShopKey, sayKey } from '@/core/release/certificate-file';
-import type { EndKey } from '@/core/release/release-doors';
+import type { EndKey } from '@/core/release/release-schemas';
+import { Told } from '../save/told';
 import { type Ask, useAsk } from '../save/use-ask';
 
 /** The shop's keys, each with its time, and how a certificate is held against them. @param end ends a key; null for who may not */
@@ -64,11 +65,7 @@ function End({ id, end }: { readonly id: string; readonly end: Ask<EndKey> }) {
       >
         Replace it for good
       </button>
-      {told.map((t) => (
-        <p key={t} role="alert" className="text-red">
-          {t}
-        </p>
-      ))}
+      <Told lines={told} />
     </div>
   );
 }

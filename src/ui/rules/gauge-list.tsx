@@ -2,37 +2,46 @@
 
 import { useState } from 'react';
 import { uuidv7 } from 'uuidv7';
-import type { AddInstrument, WhichInstrument } from '@/core/gauge/gauge-doors';
+import { addInstrumentAction, moveInstrumentAction, newTokenAction, retireInstrumentAction } from '@/app/actions/gauge';
 import { type Instrument, sayUnfit, whyUnfit } from '@/core/gauge/instrument';
+import { sayRange } from '@/core/gauge/unlikely';
 import { sayDia } from '@/core/quantity/say';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
-import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
-import { type Ask, useAsk } from '../save/use-ask';
+import { branchOf } from '@/core/shop/branch';
+import { SelectField } from '../field/select-field';
+import { ActionFormFrame } from '../form/action-form';
+import { fieldsOf } from '../form/fields';
+import { useAskForm } from '../form/use-action-form';
+import { Told } from '../save/told';
+import { useAsk } from '../save/use-ask';
+import { useBranches } from '../shell/shop-context';
+import { useUnits } from '../shell/units-context';
 
 export type CheckLine = { readonly at: number; readonly by: string; readonly ringMm: number; readonly readMm: number };
+
+type NewGauge = { readonly name: string; readonly fromMm: number | null; readonly toMm: number | null };
+const { Text, Length } = fieldsOf<NewGauge>();
 
 /** The shop's gauges: how each stood on its ring, its token if it posts, and new ones. */
 export function GaugeList({
   gauges,
-  units,
   rules,
   now,
   open,
-  add,
-  retire,
-  newToken,
 }: {
   readonly gauges: readonly (Instrument & { readonly checks: readonly CheckLine[] })[];
-  readonly units: Units;
   readonly rules: Rules;
   readonly now: number;
   readonly open: boolean;
-  readonly add: Ask<AddInstrument>;
-  readonly retire: Ask<WhichInstrument>;
-  readonly newToken: Ask<WhichInstrument, { readonly token: string }>;
 }) {
-  const [name, setName] = useState('');
+  const [units, branches] = [useUnits(), useBranches()];
+  const adding = useAskForm(
+    addInstrumentAction,
+    { name: '', fromMm: null, toMm: null } as NewGauge,
+    (gauge) => ({ id: uuidv7(), ...gauge }),
+    () => adding.form.reset(),
+  );
   const { ask, told } = useAsk();
   const [tokens, setTokens] = useState<Readonly<Record<string, string>>>({});
   return (
@@ -44,21 +53,33 @@ export function GaugeList({
           <article key={g.id} className="border-b border-hair bg-sheet px-3 py-2">
             <div className="flex flex-wrap items-center gap-3">
               <h2 className="font-bold">{g.name}</h2>
+              {g.range !== null && <span className="text-ink2">{sayRange(g.range, units)}</span>}
               <span className={unfit === undefined ? 'text-ink2' : 'font-bold text-amber'}>
                 {unfit === undefined ? 'its ring check holds' : sayUnfit(g.name, unfit)}
               </span>
               {open && (
                 <span className="ml-auto flex gap-2">
+                  {branches.length > 1 && (
+                    <SelectField
+                      label={`Branch of ${g.name}`}
+                      hideLabel
+                      value={branchOf(branches, g.branch)?.id}
+                      options={branches.map((b) => ({ value: b.id, text: b.name }))}
+                      onSay={(branch) => void ask(moveInstrumentAction, { instrumentId: g.id, branch })}
+                    />
+                  )}
                   <button
                     type="button"
                     className="btn-quiet"
                     onClick={() =>
-                      void ask(newToken, { instrumentId: g.id }).then((t) => t !== undefined && setTokens({ ...tokens, [g.id]: t.token }))
+                      void ask(newTokenAction, { instrumentId: g.id }).then(
+                        (t) => t !== undefined && setTokens({ ...tokens, [g.id]: t.token }),
+                      )
                     }
                   >
                     {g.posts ? 'New token' : 'It posts its readings: token'}
                   </button>
-                  <button type="button" className="btn-quiet" onClick={() => void ask(retire, { instrumentId: g.id })}>
+                  <button type="button" className="btn-quiet" onClick={() => void ask(retireInstrumentAction, { instrumentId: g.id })}>
                     Out of use
                   </button>
                 </span>
@@ -80,27 +101,13 @@ export function GaugeList({
           </article>
         );
       })}
-      {told.map((t) => (
-        <p key={t} role="alert" className="mt-2 border-l-4 border-red bg-sheet px-3 py-1 text-red">
-          {t}
-        </p>
-      ))}
+      <Told lines={told} />
       {open && (
-        <form
-          className="mt-3 flex items-end gap-3"
-          onSubmit={(e) => {
-            e.preventDefault();
-            void ask(add, { id: uuidv7(), name }).then((made) => made !== undefined && setName(''));
-          }}
-        >
-          <label className="label mb-0">
-            Another gauge
-            <input className="field w-64 text-ink" value={name} maxLength={60} onChange={(e) => setName(e.target.value)} />
-          </label>
-          <button type="submit" className="btn" disabled={name.trim().length < 2}>
-            Put it on record
-          </button>
-        </form>
+        <ActionFormFrame of={adding} submit="Put it on record" className="mt-3 flex items-end gap-3">
+          <Text name="name" label="Another gauge" className="w-64" maxLength={60} />
+          <Length name="fromMm" label={`Measures from, ${units.length}`} className="w-36" fine />
+          <Length name="toMm" label={`to, ${units.length}`} className="w-28" fine />
+        </ActionFormFrame>
       )}
     </>
   );

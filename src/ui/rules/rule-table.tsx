@@ -1,130 +1,110 @@
 'use client';
 
 import { useState } from 'react';
+import { previewRulesAction, saveRulesAction } from '@/app/actions/rules';
+import { MATERIALS, type Material } from '@/core/family/material';
 import type { Otherwise } from '@/core/judge/judged-otherwise';
-import { RULE_NAMES, RULES, type RuleName, type Rules } from '@/core/rules/rule-set';
-import type { PreviewRules, SaveRules } from '@/core/rules/rules-doors';
+import { plain, rewritten } from '@/core/quantity/figure';
+import { RULE_NAMES, RULES, type Rules } from '@/core/rules/rule-set';
+import type { School } from '@/core/rules/school';
 import type { Schools } from '@/core/rules/schools';
-import { saySaveError } from '@/core/unit/save-error';
-import type { Ask } from '../save/use-ask';
+import { ActionFormFrame } from '../form/action-form';
+import { fieldsOf } from '../form/fields';
+import { useAskForm } from '../form/use-action-form';
+import { Told } from '../save/told';
+import { useAsk } from '../save/use-ask';
 import { Scroll } from '../unit/scroll';
 import { TableHead } from '../unit/table-head';
 import { Preview } from './preview';
-import { SchoolTable } from './school-table';
+import { SchoolFields } from './school-fields';
 
-type Previewed = { readonly judged: number; readonly otherwise: readonly Otherwise[] };
+type Edited = { readonly note: string; readonly rules: Rules; readonly schools: { readonly [M in Material]: School | null } };
+const { Cell, Text } = fieldsOf<Edited>();
+/** What the shop leaves as usual is not said. */
+const chosen = ({ note, rules, schools }: Edited) => ({
+  note,
+  rules,
+  schools: Object.fromEntries(MATERIALS.flatMap((m) => (schools[m] === null ? [] : [[m, schools[m]]]))) as Schools,
+});
+
+const eachMaterial = (schools: Schools): Edited['schools'] =>
+  Object.fromEntries(MATERIALS.map((m) => [m, schools[m] ?? null])) as Edited['schools'];
 
 /** The shop's rules, to read and to edit. Before they are saved one sees which units they would judge otherwise. */
 export function RuleTable({
   version,
   rules,
-  schools: inForce,
+  schools,
   open,
-  preview,
-  save,
 }: {
   readonly version: number;
   readonly rules: Rules;
   readonly schools: Schools;
   readonly open: boolean;
-  readonly preview: Ask<PreviewRules, Previewed>;
-  readonly save: Ask<SaveRules>;
 }) {
-  const [typed, setTyped] = useState<Readonly<Partial<Record<RuleName, string>>>>({});
-  const [schools, setSchools] = useState(inForce);
-  const [note, setNote] = useState('');
-  const [told, setTold] = useState<readonly string[]>([]);
-  const [seen, setSeen] = useState<Previewed>();
-  const changed = RULE_NAMES.filter((name) => typed[name] !== undefined && numberOf(typed[name]) !== rules[name]);
-  const none = changed.length === 0 && schools === inForce;
-  const edited = { ...rules, ...Object.fromEntries(changed.map((name) => [name, numberOf(typed[name] ?? '')])) };
-  const ask = async <I, T>(action: Ask<I, T>, input: I): Promise<T | undefined> => {
-    const result = await action(input).catch(() => undefined);
-    if (result === undefined) setTold(['No connection. Everything is still here: try again when it is back.']);
-    else setTold(result.ok ? [] : saySaveError(result.error));
-    return result?.ok === true ? result.value : undefined;
+  const saving = useAskForm(saveRulesAction, { note: '', rules, schools: eachMaterial(schools) }, (values) => ({
+    after: version,
+    ...chosen(values),
+  }));
+  const { dirtyFields } = saving.form.formState;
+  const changed = dirtyFields.rules !== undefined || dirtyFields.schools !== undefined;
+  const { ask, told } = useAsk();
+  const [seen, setSeen] = useState<{ readonly judged: number; readonly otherwise: readonly Otherwise[] }>();
+  const preview = (): void => {
+    const { note: _, ...edited } = chosen(saving.form.getValues());
+    void ask(previewRulesAction, edited).then(setSeen);
   };
   return (
-    <form
-      onSubmit={(e) => {
-        e.preventDefault();
-        void ask(save, { after: version, note, rules: edited, schools });
-      }}
-    >
-      <Scroll label="Rules">
-        <table className="w-full border-collapse bg-sheet">
-          <TableHead names={['Rule', 'In force', 'Usual', 'Why']} />
-          <tbody>
-            {RULE_NAMES.map((name) => (
-              <tr key={name} className={changed.includes(name) ? 'bg-tint2' : ''}>
-                <th scope="row" className="cell font-normal" title={name}>
-                  {RULES[name].label}
-                </th>
-                <td className="cell whitespace-nowrap">
-                  <input
-                    className="min-h-9 w-20 border border-line bg-sheet px-1 text-right font-bold disabled:border-transparent"
-                    inputMode="decimal"
-                    aria-label={`${RULES[name].label}, ${RULES[name].unit}`}
-                    disabled={!open}
-                    placeholder="not set"
-                    value={typed[name] ?? rules[name] ?? ''}
-                    onChange={(e) => {
-                      setTyped({ ...typed, [name]: e.target.value });
-                      setSeen(undefined);
-                    }}
-                  />{' '}
-                  <span className="text-ink2">{RULES[name].unit}</span>
-                </td>
-                <td className="cell text-ink2">{RULES[name].standard ?? 'by table'}</td>
-                <td className="cell text-ink2">{RULES[name].why}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </Scroll>
-      <SchoolTable
-        schools={schools}
-        open={open}
-        onChange={(s) => {
-          setSchools(s);
-          setSeen(undefined);
-        }}
-      />
-      {open && (
-        <div className="sticky bottom-0 mt-3 border-t border-line bg-ground py-2">
-          <div role="alert">
-            {told.map((t) => (
-              <p key={t} className="mb-1 border-l-4 border-red bg-sheet px-3 py-1 text-red">
-                {t}
-              </p>
-            ))}
-          </div>
+    <ActionFormFrame
+      of={saving}
+      className=""
+      submit={open ? `Save as version ${version + 1}` : null}
+      may={changed}
+      bar={
+        <>
+          <Told lines={told} />
           {seen !== undefined && <Preview {...seen} />}
           <div className="flex flex-wrap items-end gap-3">
-            <button
-              type="button"
-              className="btn-quiet"
-              disabled={none}
-              onClick={() => void ask(preview, { rules: edited, schools }).then(setSeen)}
-            >
+            <button type="button" className="btn-quiet" disabled={!changed} onClick={preview}>
               Which units would it change?
             </button>
-            <label className="label mb-0">
-              Why it changes
-              <input className="field w-80" value={note} maxLength={300} onChange={(e) => setNote(e.target.value)} />
-            </label>
-            <button type="submit" className="btn" disabled={none || note.trim().length < 3}>
-              Save as version {version + 1}
-            </button>
+            <Text name="note" label="Why it changes" className="w-80" maxLength={300} />
           </div>
-        </div>
-      )}
-    </form>
+        </>
+      }
+    >
+      {/* What was seen is of the rules as they stood. */}
+      <div onChange={() => setSeen(undefined)}>
+        <Scroll label="Rules">
+          <table className="w-full border-collapse bg-sheet">
+            <TableHead names={['Rule', 'In force', 'Usual', 'Why']} />
+            <tbody>
+              {RULE_NAMES.map((name) => (
+                <tr key={name} id={name} className={dirtyFields.rules?.[name] === true ? 'bg-tint2' : ''}>
+                  <th scope="row" className="cell font-normal" title={name}>
+                    {RULES[name].label}
+                  </th>
+                  <td className="cell whitespace-nowrap">
+                    <Cell
+                      name={`rules.${name}`}
+                      label={`${RULES[name].label}, ${RULES[name].unit}`}
+                      className="w-20 font-bold"
+                      placeholder="not set"
+                      disabled={!open}
+                    />{' '}
+                    <span className="text-ink2">{RULES[name].unit}</span>
+                  </td>
+                  <td className="cell text-ink2">{sayUsual(RULES[name].standard)}</td>
+                  <td className="cell text-ink2">{rewritten(RULES[name].why)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </Scroll>
+        <SchoolFields open={open} />
+      </div>
+    </ActionFormFrame>
   );
 }
 
-/** What a field says: nothing is "not set"; what is no number is sent as it is, and refused with its name. */
-const numberOf = (text: string): number | string | null => {
-  const plain = text.trim().replace(',', '.');
-  return plain === '' ? null : Number.isFinite(Number(plain)) ? Number(plain) : text;
-};
+const sayUsual = (standard: number | null): string => (standard === null ? 'by table' : plain(standard));

@@ -1,15 +1,14 @@
 'use client';
 
 import { startTransition, useOptimistic } from 'react';
+import { recordPartAction } from '@/app/actions/strip';
 import { type PartNews, withNews } from '@/core/strip/part-news';
-import type { RecordPart } from '@/core/strip/strip-doors';
-import type { TrayPart } from '@/core/strip/tray-door';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import type { TrayPart } from '@/core/strip/tray-schema';
 import { useSave } from './use-save';
 
 /** The tray with what was just entered already on it; that stays while it is on its way, and goes back if it is refused. */
-export function useTray(saved: readonly TrayPart[], recordPart: SaveAction<RecordPart>, target: UnitTarget) {
-  const { save, saving, acceptTheirs } = useSave(recordPart, target);
+export function useTray(saved: readonly TrayPart[]) {
+  const { save, saving, decide } = useSave(recordPartAction);
   const [tray, expect] = useOptimistic(saved, (parts: readonly TrayPart[], entry: { readonly partId: string; readonly news: PartNews }) =>
     parts.map((p) => {
       const told = p.id === entry.partId ? withNews(p, entry.news, Date.now(), null) : p;
@@ -21,5 +20,5 @@ export function useTray(saved: readonly TrayPart[], recordPart: SaveAction<Recor
       expect({ partId: part.id, news });
       await save({ partId: part.id, news });
     });
-  return { tray, tell, saving, acceptTheirs };
+  return { tray, tell, saving, decide };
 }

@@ -1,26 +1,28 @@
-import type { Units } from '@/core/quantity/units';
+import type { ReactNode } from 'react';
+import { fixed } from '@/core/quantity/figure';
 import { type GapSheet, middleOf } from '@/core/set/gap-sheet';
 import { GAP_WORDS, sayFine, saySecond, sayTurns, sayVerdict } from '@/core/set/say-gap';
 import { checkedVerdict, type SecondReadings } from '@/core/set/second-readings';
 import type { Setup } from '@/core/set/setup';
+import { useUnits } from '../shell/units-context';
+import { Word } from '../unit/word';
 
 /** The sums in full, the verdict, and what to do. */
 export function GapAnswer({
   answer,
   sheet,
   second,
-  units,
 }: {
   readonly answer: Setup;
   readonly sheet: GapSheet;
   readonly second: SecondReadings;
-  readonly units: Units;
 }) {
+  const units = useUnits();
   const verdict = checkedVerdict(answer.verdict, second);
   const f = (mm: number): string => sayFine(mm, units);
   const bad = verdict !== 'ok';
-  const row = (label: string, value: string, strong = false) => (
-    <tr key={label} className={strong ? 'border-t border-ink font-bold' : ''}>
+  const row = (label: ReactNode, value: string, strong = false) => (
+    <tr className={strong ? 'border-t border-ink font-bold' : ''}>
       <th scope="row" className="py-0.5 pr-6 text-left font-normal">
         {label}
       </th>
@@ -35,7 +37,7 @@ export function GapAnswer({
       ? undefined
       : `This seat lies ${f(Math.abs(answer.seatShiftMm))} ${units.length} ${answer.seatShiftMm < 0 ? 'shallower' : 'deeper'} than the old unit’s.`,
     answer.spacerNeededMm === null ? undefined : `A spacer of ${f(answer.spacerNeededMm)} ${units.length} makes up for the other rod.`,
-    answer.closesAtC === null ? undefined : `Warm, the gap closes at ${answer.closesAtC.toFixed(0)} °C.`,
+    answer.closesAtC === null ? undefined : `Warm, the gap closes at ${fixed(answer.closesAtC, 0)} °C.`,
     answer.lengthPerTurnMm === null ? undefined : `A turn of the turnbuckle is ${f(answer.lengthPerTurnMm)} ${units.length}.`,
   ];
   return (
@@ -47,7 +49,7 @@ export function GapAnswer({
           {(sheet.spacer ?? 0) > 0 && row('spacer', `+ ${f(sheet.spacer ?? 0)}`)}
           {row('reading', `+ ${f(middleOf(sheet, 'reading', 'reading2') ?? 0)}`)}
           {row('less the straight edge', `− ${f(middleOf(sheet, 'edge', 'edge2') ?? 0)}`)}
-          {row(`gap, ${units.length}`, `${f(answer.gapMm)} ± ${f(answer.expandedUncertaintyMm)}`, true)}
+          {row(<Word of="gap">{`gap, ${units.length}`}</Word>, `${f(answer.gapMm)} ± ${f(answer.expandedUncertaintyMm)}`, true)}
         </tbody>
       </table>
       <div>

@@ -1,19 +1,12 @@
-import type { Units } from '@/core/quantity/units';
 import type { GapSheet } from '@/core/set/gap-sheet';
 import { sayFine } from '@/core/set/say-gap';
+import { useUnits } from '../shell/units-context';
 
 const [WIDTH, HEIGHT, AXIS] = [760, 292, 136];
 
 /** Booster, rod, straight edge, spacer and master along the axis, to scale along it; each reading beside the length it fills. What is not entered is drawn as usual, without a figure. */
-export function GapDrawing({
-  sheet,
-  gapMm,
-  units,
-}: {
-  readonly sheet: GapSheet;
-  readonly gapMm: number | undefined;
-  readonly units: Units;
-}) {
+export function GapDrawing({ sheet, gapMm }: { readonly sheet: GapSheet; readonly gapMm: number | undefined }) {
+  const units = useUnits();
   const { standOff = 5, socket = 13, edge = 20, spacer = 0, reading = edge - (socket - standOff) + 0.7 } = sheet;
   // The booster's flange face is nought; the master lies to the right.
   const tip = edge - reading;

@@ -1,11 +1,13 @@
 'use client';
 
+import { fixed, plain } from '@/core/quantity/figure';
 import { MM_PER_INCH, type Units } from '@/core/quantity/units';
 import type { GapWay } from '@/core/set/gap-record';
 import { type GapField, type GapSheet, STEPS_MM, USUAL_STEP_MM, USUAL_U_MM } from '@/core/set/gap-sheet';
 import { sayFine } from '@/core/set/say-gap';
-import { NumberField } from '../field/number-field';
-import { LengthField } from '../field/quantity-field';
+import { LengthField, NumberField } from '../field/quantity-field';
+import { SelectField } from '../field/select-field';
+import { useUnits } from '../shell/units-context';
 
 /** A field of the sheet and what a bench calls it. */
 export type Asked = readonly [GapField, string];
@@ -75,29 +77,31 @@ const MORE: readonly (readonly [string, readonly Asked[]])[] = [
 /** What is no length: a plain number on the sheet. */
 const PLAIN: readonly GapField[] = ['ratio', 'rodAlpha', 'bodyAlpha'];
 
-type Props = { readonly sheet: GapSheet; readonly units: Units; readonly say: (f: GapField, value: number | null) => void };
+type Props = { readonly sheet: GapSheet; readonly say: (f: GapField, value: number | null) => void };
 
-export const GapFields = ({ fields, sheet, units, say }: Props & { readonly fields: readonly Asked[] }) => (
-  <div className="flex flex-wrap items-end gap-3">
-    {fields.map(([f, label]) =>
-      PLAIN.includes(f) ? (
-        <NumberField key={f} label={label} value={sheet[f] ?? null} onSay={(v) => say(f, v)} />
-      ) : (
-        <LengthField
-          key={f}
-          label={`${label}, ${units.length}`}
-          hint={f === 'uMaster' || f === 'uBooster' ? sayFine(USUAL_U_MM, units) : undefined}
-          className="w-36"
-          fine
-          say="typing"
-          value={sheet[f] ?? null}
-          units={units}
-          onSay={(mm) => say(f, mm)}
-        />
-      ),
-    )}
-  </div>
-);
+export const GapFields = ({ fields, sheet, say }: Props & { readonly fields: readonly Asked[] }) => {
+  const units = useUnits();
+  return (
+    <div className="flex flex-wrap items-end gap-3">
+      {fields.map(([f, label]) =>
+        PLAIN.includes(f) ? (
+          <NumberField key={f} label={label} value={sheet[f] ?? null} onSay={(v) => say(f, v)} />
+        ) : (
+          <LengthField
+            key={f}
+            label={`${label}, ${units.length}`}
+            hint={f === 'uMaster' || f === 'uBooster' ? sayFine(USUAL_U_MM, units) : undefined}
+            className="w-36"
+            fine
+            say="typing"
+            value={sheet[f] ?? null}
+            onSay={(mm) => say(f, mm)}
+          />
+        ),
+      )}
+    </div>
+  );
+};
 
 /** The second reading of what decides. The gauge is taken off and set again between the two. */
 export const SecondFields = ({ way, ...props }: Props & { readonly way: GapWay }) => (
@@ -108,24 +112,21 @@ export const SecondFields = ({ way, ...props }: Props & { readonly way: GapWay }
 );
 
 /** What the depth gauge reads to; where nobody says, the usual step counts. */
-export const StepField = ({ sheet, units, say }: Props) => (
-  <label className="label mb-0">
-    Read to, {units.length}
-    <select
-      className="field block w-44 text-ink"
-      value={sheet.step ?? ''}
-      onChange={(e) => say('step', e.target.value === '' ? null : Number(e.target.value))}
-    >
-      <option value="">{sayStep(USUAL_STEP_MM, units)} (not said)</option>
-      {STEPS_MM.map((mm) => (
-        <option key={mm} value={mm}>
-          {sayStep(mm, units)}
-        </option>
-      ))}
-    </select>
-  </label>
-);
-const sayStep = (mm: number, units: Units): string => (units.length === 'mm' ? String(mm) : (mm / MM_PER_INCH).toFixed(4));
+export const StepField = ({ sheet, say }: Props) => {
+  const units = useUnits();
+  return (
+    <SelectField
+      label={`Read to, ${units.length}`}
+      className="w-44"
+      value={sheet.step}
+      options={STEPS_MM}
+      say={(mm) => sayStep(mm, units)}
+      none={`${sayStep(USUAL_STEP_MM, units)} (not said)`}
+      onSay={(value) => say('step', value)}
+    />
+  );
+};
+const sayStep = (mm: number, units: Units): string => (units.length === 'mm' ? plain(mm) : fixed(mm / MM_PER_INCH, 4));
 
 /** All that may be asked beside the gap itself, by what it answers. */
 export const MoreGapFields = ({ onHand, ...props }: Props & { readonly onHand: (oneLeftHanded: boolean) => void }) => (

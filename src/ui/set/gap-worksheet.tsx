@@ -1,15 +1,15 @@
 'use client';
 
 import { type ComponentProps, type ReactNode, useState } from 'react';
-import type { Units } from '@/core/quantity/units';
 import { DEPTH_PAIRS, type GapField, type GapSheet, gapQuery, gapQuestion, impossibleReadings } from '@/core/set/gap-sheet';
 import { gapAsText } from '@/core/set/say-gap';
 import { secondReadings } from '@/core/set/second-readings';
 import { type GapRules, setup, setupProblems } from '@/core/set/setup';
 import { LengthField } from '../field/quantity-field';
 import { late } from '../shell/late';
+import { useUnits } from '../shell/units-context';
+import { useAddress } from '../shell/use-address';
 import { SumButtons } from '../sums/sum-buttons';
-import { useAddress } from '../sums/use-address';
 import { GapAnswer } from './gap-answer';
 import { GapDrawing } from './gap-drawing';
 import { DEPTHS, GapFields, MoreGapFields, SecondFields, StepField } from './gap-fields';
@@ -21,18 +21,17 @@ const GapWarmth = late<ComponentProps<typeof Warmth>>(async () => (await import(
 export function GapWorksheet({
   start,
   rules,
-  units,
   address,
   children,
 }: {
   readonly start: GapSheet;
   readonly rules: GapRules;
-  readonly units: Units;
   /** The page's own, where the sheet is to stand in it. */
   readonly address?: string;
   /** What is done with the sheet once it has an answer. */
   readonly children?: (sheet: GapSheet) => ReactNode;
 }) {
+  const units = useUnits();
   const [sheet, setSheet] = useState(start);
   useAddress(address, gapQuery(sheet));
   const question = gapQuestion(sheet);
@@ -46,12 +45,12 @@ export function GapWorksheet({
   const say = (f: GapField, value: number | null): void => setSheet((s) => ({ ...s, [f]: value ?? undefined }));
   return (
     <div className="grid gap-4">
-      <GapDrawing sheet={sheet} gapMm={impossible.length > 0 ? undefined : answer?.gapMm} units={units} />
+      <GapDrawing sheet={sheet} gapMm={impossible.length > 0 ? undefined : answer?.gapMm} />
       <div className="flex flex-wrap items-end gap-3">
-        <GapFields fields={DEPTHS} sheet={sheet} units={units} say={say} />
-        <StepField sheet={sheet} units={units} say={say} />
+        <GapFields fields={DEPTHS} sheet={sheet} say={say} />
+        <StepField sheet={sheet} say={say} />
       </div>
-      {twice && impossible.length === 0 && <SecondFields way="depths" sheet={sheet} units={units} say={say} />}
+      {twice && impossible.length === 0 && <SecondFields way="depths" sheet={sheet} say={say} />}
       <div aria-live="polite">
         {wrong.map((t) => (
           <p key={t} className="mb-2 border-l-4 border-red pl-3">
@@ -64,7 +63,7 @@ export function GapWorksheet({
             which.
           </p>
         )}
-        {answer !== undefined && impossible.length === 0 && <GapAnswer answer={answer} sheet={sheet} second={second} units={units} />}
+        {answer !== undefined && impossible.length === 0 && <GapAnswer answer={answer} sheet={sheet} second={second} />}
       </div>
       {answer !== undefined && impossible.length === 0 && (
         <div className="flex flex-wrap items-end gap-3">
@@ -74,7 +73,6 @@ export function GapWorksheet({
             fine
             say="typing"
             value={sheet.target ?? answer.rulesUsed.gapTargetMm}
-            units={units}
             onSay={(mm) => say('target', mm)}
           />
           <LengthField
@@ -83,15 +81,14 @@ export function GapWorksheet({
             fine
             say="typing"
             value={answer.rodChangeMm}
-            units={units}
             onSay={(mm) => say('target', mm === null ? null : Math.round((answer.gapMm - mm) * 1e6) / 1e6)}
           />
           <p className="pb-2.5 text-ink2">Either gives the other: the gap after is the gap to set.</p>
         </div>
       )}
-      <MoreGapFields sheet={sheet} units={units} say={say} onHand={(oneLeftHanded) => setSheet((s) => ({ ...s, oneLeftHanded }))} />
+      <MoreGapFields sheet={sheet} say={say} onHand={(oneLeftHanded) => setSheet((s) => ({ ...s, oneLeftHanded }))} />
       {answer !== undefined && question?.thermal != null && impossible.length === 0 && (
-        <GapWarmth gapMm={answer.gapMm} thermal={question.thermal} rules={answer.rulesUsed} units={units} />
+        <GapWarmth gapMm={answer.gapMm} thermal={question.thermal} rules={answer.rulesUsed} />
       )}
       {answer !== undefined && question !== undefined && wrong.length === 0 && (
         <SumButtons text={gapAsText(question, answer, second, units)}>{children?.(sheet)}</SumButtons>

@@ -1,44 +1,39 @@
 'use client';
 
 import { useState } from 'react';
+import { saveGapAction } from '@/app/actions/set';
 import type { BenchOf } from '@/core/bench/bench-record';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
-import type { Units } from '@/core/quantity/units';
 import { type GapWay, gapRecordOf, sayGapRecord } from '@/core/set/gap-record';
 import { type GapField, type GapSheet, PLAY_PAIR } from '@/core/set/gap-sheet';
 import { saySecond } from '@/core/set/say-gap';
 import { secondReadings } from '@/core/set/second-readings';
-import type { SaveGap } from '@/core/set/set-doors';
 import type { GapRules } from '@/core/set/setup';
 import { Choices } from '../field/choices';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { useUnits } from '../shell/units-context';
+import { useStation } from '../unit/station-context';
 import { GapFields, PLAY, SecondFields, StepField } from './gap-fields';
 import { GapWorksheet } from './gap-worksheet';
 
 /** Set: the pushrod's gap worked out and saved to the unit, as often as it takes to be right. */
 export function SetStation({
-  target,
   gaps,
   rules,
-  units,
-  saveGap,
-  open,
-  now,
+  usual,
 }: {
-  readonly target: UnitTarget;
   /** What was saved before, oldest first. */
   readonly gaps: readonly BenchOf<'gap'>[];
   readonly rules: GapRules;
-  readonly units: Units;
-  readonly saveGap: SaveAction<SaveGap>;
-  readonly open: boolean;
-  readonly now: number;
+  /** How the gap of such a unit is had. */
+  readonly usual: GapWay;
 }) {
+  const units = useUnits();
+  const { now, open } = useStation();
   const last = gaps.at(-1);
-  const { save, saving, acceptTheirs } = useSave(saveGap, target);
-  const [way, setWay] = useState<GapWay>(last?.way ?? 'depths');
+  const { save, saving, decide } = useSave(saveGapAction);
+  const [way, setWay] = useState<GapWay>(last?.way ?? usual);
   const keep = (sheet: GapSheet) =>
     open && (
       <button type="button" className="btn" disabled={saving.kind === 'saving'} onClick={() => void save({ way, sheet })}>
@@ -65,13 +60,13 @@ export function SetStation({
           { value: 'rod-play', text: 'No booster: at the rod' },
         ]}
       />
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <SaveNote saving={saving} onDecide={decide} />
       {way === 'depths' ? (
-        <GapWorksheet start={last?.way === 'depths' ? last.sheet : {}} rules={rules} units={units}>
+        <GapWorksheet start={last?.way === 'depths' ? last.sheet : {}} rules={rules}>
           {keep}
         </GapWorksheet>
       ) : (
-        <RodPlay start={last?.way === 'rod-play' ? last.sheet : {}} rules={rules} units={units} keep={keep} />
+        <RodPlay start={last?.way === 'rod-play' ? last.sheet : {}} rules={rules} keep={keep} />
       )}
     </div>
   );
@@ -81,14 +76,13 @@ export function SetStation({
 function RodPlay({
   start,
   rules,
-  units,
   keep,
 }: {
   readonly start: GapSheet;
   readonly rules: GapRules;
-  readonly units: Units;
   readonly keep: (sheet: GapSheet) => React.ReactNode;
 }) {
+  const units = useUnits();
   const [sheet, setSheet] = useState(start);
   const record = gapRecordOf('rod-play', sheet, rules);
   const say = (f: GapField, v: number | null): void => setSheet((s) => ({ ...s, [f]: v ?? undefined }));
@@ -99,10 +93,10 @@ function RodPlay({
         piston does. At the pedal it shows times the ratio of the pedal.
       </p>
       <div className="flex flex-wrap items-end gap-3">
-        <GapFields fields={PLAY} sheet={sheet} units={units} say={say} />
-        <StepField sheet={sheet} units={units} say={say} />
+        <GapFields fields={PLAY} sheet={sheet} say={say} />
+        <StepField sheet={sheet} say={say} />
       </div>
-      {record !== undefined && <SecondFields way="rod-play" sheet={sheet} units={units} say={say} />}
+      {record !== undefined && <SecondFields way="rod-play" sheet={sheet} say={say} />}
       {record !== undefined && (
         <p className={`text-lg font-bold ${record.verdict === 'ok' ? '' : 'text-red'}`} aria-live="polite" data-testid="gap">
           {sayGapRecord(record, units)}

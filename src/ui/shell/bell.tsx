@@ -1,29 +1,20 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import type { RingWait } from '@/core/unit/unit-doors';
-import type { Ask } from '../save/use-ask';
+import { ringWaitAction } from '@/app/actions/unit';
 import { Go } from './go';
 import { chime } from './sound';
 import type { Wait } from './wait';
 
 /** Rings once for a wait that is over: the first bench that hears it tells the server, and the others stay still. */
-export function Bell({
-  waits,
-  now,
-  ring,
-}: {
-  readonly waits: readonly Wait[];
-  readonly now: number | undefined;
-  readonly ring: Ask<RingWait, { readonly rings: boolean }>;
-}) {
+export function Bell({ waits, now }: { readonly waits: readonly Wait[]; readonly now: number | undefined }) {
   const asked = useRef(new Set<string>());
   const [ringing, setRinging] = useState<readonly Wait[]>([]);
   useEffect(() => {
     if (now === undefined) return;
     for (const wait of waits.filter((w) => !w.rung && w.endsAt <= now && !asked.current.has(w.id))) {
       asked.current.add(wait.id);
-      ring({ timerId: wait.id })
+      ringWaitAction({ timerId: wait.id })
         .then((answer) => {
           if (answer.ok && answer.value?.rings === true) {
             setRinging((all) => [...all, wait]);
@@ -33,7 +24,7 @@ export function Bell({
         // The line is down: ask again at the next second.
         .catch(() => asked.current.delete(wait.id));
     }
-  }, [waits, now, ring]);
+  }, [waits, now]);
   return (
     <div role="alert" className="fixed right-4 bottom-4 z-30 grid gap-2">
       {ringing.map((w) => (

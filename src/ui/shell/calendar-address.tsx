@@ -1,14 +1,13 @@
 'use client';
 
 import { useState } from 'react';
-import type { Nothing } from '@/core/schema/sends';
-import type { Ask } from '../save/use-ask';
+import { calendarKeyAction } from '@/app/actions/people';
 
 /** Gives a person an address for their calendar program. It is shown once; a new one takes its place. */
-export function CalendarAddress({ calendarKey }: { readonly calendarKey: Ask<Nothing, { readonly key: string }> }) {
+export function CalendarAddress() {
   const [address, setAddress] = useState<string>();
   const make = async (): Promise<void> => {
-    const answer = await calendarKey({}).catch(() => undefined);
+    const answer = await calendarKeyAction({}).catch(() => undefined);
     if (answer?.ok === true) setAddress(`${location.origin}/api/v1/calendar/${answer.value.key}.ics`);
   };
   return (

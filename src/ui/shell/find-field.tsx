@@ -11,7 +11,7 @@ export function FindField() {
   const input = useRef<HTMLInputElement>(null);
   useHotkeys('/', () => input.current?.focus(), SIGN);
   return (
-    <search className="max-w-72 min-w-36 flex-1">
+    <search className="max-w-72 min-w-24 flex-1">
       <form
         onSubmit={(e) => {
           e.preventDefault();
@@ -23,7 +23,7 @@ export function FindField() {
           name="q"
           aria-label="Find a unit"
           title="Find (/)"
-          placeholder="Find a tag, machine, customer  /"
+          placeholder="Tag, machine, name  /"
           className="min-h-9 w-full border border-[#48565a] bg-[#20292c] px-2.5 text-on-bar placeholder:text-on-bar2"
         />
       </form>

@@ -8,9 +8,12 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['u', 'Switch units'],
   ['[  ]', 'Station before, station after'],
   ['j  k', 'Next and previous tray on the rack'],
+  ['h', 'More or less of the unit above its work'],
+  ['n', 'Next station, once this one is done'],
   ['g', 'Go to the gauge grid'],
   ['t', 'Start a wait on this unit'],
   ['p', 'Add a photo to this unit'],
+  ['scan', 'A label’s code, on any page: opens its unit'],
   ['Esc', 'Let the pressure down; close a sheet'],
   ['?', 'This sheet'],
 ];

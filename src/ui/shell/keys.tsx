@@ -19,6 +19,7 @@ export function Keys() {
   const [open, setOpen] = useState(false);
   useHotkeys('?', () => setOpen(true), SIGN);
   useHotkeys('b', () => router.push('/book-in'), LETTER);
+  useHotkeys('u', () => press('[data-key="u"]'), LETTER);
   useHotkeys('g', () => press('[data-key="g"]'), LETTER);
   useHotkeys('t', () => press('[data-key="t"]'), LETTER);
   useHotkeys('p', () => press('[data-key="p"]'), LETTER);

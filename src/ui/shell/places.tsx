@@ -1,23 +1,27 @@
 'use client';
 
 import { usePathname } from 'next/navigation';
+import { may, type Role } from '@/core/people/role';
 import { Go } from './go';
 
-const PLACES = [
+export const PLACES = [
   { href: '/', text: 'Rack', under: ['/units', '/book-in'] },
+  { href: '/day', text: 'Day', under: ['/day/'] },
   { href: '/kits', text: 'Kit store', under: ['/kits/'] },
   { href: '/sums', text: 'Sums', under: ['/sums/'] },
   { href: '/rig', text: 'Rig', under: [] },
   { href: '/book', text: 'Book', under: [] },
   { href: '/rules', text: 'Rules', under: ['/rules/'] },
 ] as const;
+/** For those who look after the shop. */
+const SHOP = { href: '/shop', text: 'Shop', under: ['/shop/'] } as const;
 
 /** The places of the shop, as words; the one we are at is underlined. */
-export function Places() {
+export function Places({ role }: { readonly role: Role }) {
   const path = usePathname();
   return (
-    <nav aria-label="Places" className="flex gap-4">
-      {PLACES.map(({ href, text, under }) => {
+    <nav aria-label="Places" className="flex flex-wrap gap-x-4">
+      {[...PLACES, ...(may(role, 'see-shop') ? [SHOP] : [])].map(({ href, text, under }) => {
         const here = path === href || under.some((u) => path.startsWith(u));
         return (
           <Go

@@ -2,15 +2,8 @@
 
 import { Moon, Sun } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { useHotkeys } from 'react-hotkeys-hook';
 import type { Units } from '@/core/quantity/units';
-import { LETTER } from './keys';
-
-const YEAR_S = 31_536_000;
-const keep = (name: string, value: string): void => {
-  // biome-ignore lint/suspicious/noDocumentCookie: the Cookie Store API is not in every browser of a shop's tablets
-  document.cookie = `${name}=${value}; path=/; max-age=${YEAR_S}; samesite=lax`;
-};
+import { keep } from './keep';
 
 /** Units (`u`) and theme of this bench, kept in cookies so that the server draws them right at once. */
 export function Preferences({ units }: { readonly units: Units }) {
@@ -24,10 +17,9 @@ export function Preferences({ units }: { readonly units: Units }) {
     document.documentElement.dataset.theme = next;
     keep('theme', next);
   };
-  useHotkeys('u', switchUnits, LETTER, [units.length]);
   return (
     <span className="flex items-center gap-1">
-      <button type="button" onClick={switchUnits} title="Switch units (u)" className="min-h-11 px-2 text-on-bar2">
+      <button type="button" data-key="u" onClick={switchUnits} title="Switch units (u)" className="min-h-11 px-2 text-on-bar2">
         {units.length === 'mm' ? 'mm · bar' : 'in · psi'}
       </button>
       <button

@@ -4,8 +4,6 @@ import { Popover } from 'radix-ui';
 import type { RefObject } from 'react';
 import { sayFullDate } from '@/core/quantity/say-time';
 import { sayWait } from '@/core/quantity/say-wait';
-import type { Nothing } from '@/core/schema/sends';
-import type { Ask } from '../save/use-ask';
 import { CalendarAddress } from './calendar-address';
 import { Go } from './go';
 import type { Wait } from './wait';
@@ -15,12 +13,11 @@ export type WaitsListProps = {
   readonly now: number | undefined;
   /** The button that it hangs from. */
   readonly under: RefObject<HTMLButtonElement | null>;
-  readonly calendarKey: Ask<Nothing, { readonly key: string }>;
   readonly onClose: () => void;
 };
 
 /** All waits, each with its unit and who looks after it, and the way into one's own calendar. */
-export function WaitsList({ waits, now, under, calendarKey, onClose }: WaitsListProps) {
+export function WaitsList({ waits, now, under, onClose }: WaitsListProps) {
   return (
     <Popover.Root open onOpenChange={onClose}>
       <Popover.Anchor virtualRef={under as RefObject<HTMLButtonElement>} />
@@ -54,7 +51,7 @@ export function WaitsList({ waits, now, under, calendarKey, onClose }: WaitsList
                 </li>
               ))}
           </ul>
-          <CalendarAddress calendarKey={calendarKey} />
+          <CalendarAddress />
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

@@ -2,8 +2,6 @@
 
 import { useRef, useState } from 'react';
 import { sayWait } from '@/core/quantity/say-wait';
-import type { RingWait } from '@/core/unit/unit-doors';
-import type { Ask } from '../save/use-ask';
 import { Bell } from './bell';
 import { late } from './late';
 import { useNow } from './use-now';
@@ -13,15 +11,7 @@ import type { WaitsListProps } from './waits-list';
 const WaitsList = late<WaitsListProps>(async () => (await import('./waits-list')).WaitsList);
 
 /** The next wait to end, with its unit; all of them on a press. Rings once when one is over. */
-export function Waits({
-  waits,
-  ring,
-  calendarKey,
-}: {
-  readonly waits: readonly Wait[];
-  readonly ring: Ask<RingWait, { readonly rings: boolean }>;
-  readonly calendarKey: WaitsListProps['calendarKey'];
-}) {
+export function Waits({ waits }: { readonly waits: readonly Wait[] }) {
   const [open, setOpen] = useState(false);
   const button = useRef<HTMLButtonElement>(null);
   const now = useNow(waits.length > 0);
@@ -30,7 +20,7 @@ export function Waits({
   const next = waits.find((w) => now !== undefined && w.endsAt > now) ?? waits[0];
   return (
     <>
-      <Bell waits={waits} now={now} ring={ring} />
+      <Bell waits={waits} now={now} />
       <button
         ref={button}
         type="button"
@@ -44,13 +34,14 @@ export function Waits({
         ) : (
           <>
             <span>
-              {next.tag} {next.label} {sayWait(next.endsAt, now)}
+              {next.tag} <span className="max-md:hidden">{next.label} </span>
+              {sayWait(next.endsAt, now)}
             </span>
-            {over.length > 0 && next.endsAt > now && <b>· {over.length} over</b>}
+            {over.length > 0 && next.endsAt > now && <b className="max-md:hidden">· {over.length} over</b>}
           </>
         )}
       </button>
-      {open && <WaitsList waits={waits} now={now} under={button} calendarKey={calendarKey} onClose={() => setOpen(false)} />}
+      {open && <WaitsList waits={waits} now={now} under={button} onClose={() => setOpen(false)} />}
     </>
   );
 }

@@ -1,36 +1,36 @@
 'use client';
 
-import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
+import { backFromSleevingAction, sendOutAction } from '@/app/actions/sleeve';
 import { MATERIAL_WORDS, type Material } from '@/core/family/material';
 import { sayDia, sayLength } from '@/core/quantity/say';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
-import type { Units } from '@/core/quantity/units';
-import type { BackFromSleeving, SendOut as SendOutSent } from '@/core/sleeve/sleeve-doors';
 import type { Sleeving } from '@/core/sleeve/sleeving';
-import { DateField } from '../field/date-field';
-import { LengthField } from '../field/quantity-field';
-import { SaveNote } from '../save/save-note';
-import { useSave } from '../save/use-save';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { ActionFormFrame } from '../form/action-form';
+import { fieldsOf } from '../form/fields';
+import { useUnitForm } from '../form/use-action-form';
+import { useUnits } from '../shell/units-context';
+import { useStation } from '../unit/station-context';
 
 const SLEEVES: readonly Material[] = ['sleeve-stainless', 'sleeve-brass', 'sleeve-steel'];
-const WEEK_MS = 7 * 86_400_000;
+const DAY_MS = 86_400_000;
+const USUAL_MS = 7 * DAY_MS;
 
 type Props = {
-  readonly target: UnitTarget;
   readonly nominalMm: number;
   readonly minWallMm: number;
+  /** When the customer has been promised it. */
+  readonly dueAt: number;
   readonly sleevings: readonly Sleeving[];
-  readonly units: Units;
-  readonly open: boolean;
-  readonly now: number;
-  readonly sendOut: SaveAction<SendOutSent>;
-  readonly back: SaveAction<BackFromSleeving>;
+  /** Which of several bores get one; empty where there is one bore. */
+  readonly bores: readonly string[];
 };
 
 /** Sleeving, which another shop does: the wall is checked, the body is sent, promised, and back to be gauged against nominal. */
 export function Sleeve(props: Props) {
-  const { sleevings, units, now } = props;
+  const units = useUnits();
+  const { now } = useStation();
+  const { sleevings } = props;
   const out = sleevings.find((s) => s.backAt === null);
   return (
     <>
@@ -47,31 +47,30 @@ export function Sleeve(props: Props) {
   );
 }
 
-function SendOut({ target, minWallMm, units, open, now, sendOut }: Props) {
-  const { save, saving, acceptTheirs } = useSave(sendOut, target);
-  const [wallMm, setWall] = useState<number | null>(null);
-  const [shop, setShop] = useState('');
-  const [material, setMaterial] = useState<Material>('sleeve-stainless');
-  const [promisedAt, setPromised] = useState(now + WEEK_MS);
-  const [note, setNote] = useState('');
+/** In a week, or a day before the customer is to have it. */
+const backBy = (now: number, dueAt: number): number => Math.max(Math.min(now + USUAL_MS, dueAt - DAY_MS), Math.min(now + DAY_MS, dueAt));
+
+type Sending = {
+  readonly wallMm: number | null;
+  readonly shop: string;
+  readonly material: Material;
+  readonly promisedAt: number | null;
+  readonly note: string;
+};
+const { Length, Text, Select, Moment } = fieldsOf<Sending>();
+
+function SendOut({ minWallMm, dueAt, bores }: Props) {
+  const units = useUnits();
+  const { now, open } = useStation();
+  const start: Sending = { wallMm: null, shop: '', material: 'sleeve-stainless', promisedAt: backBy(now, dueAt), note: '' };
+  const sending = useUnitForm(sendOutAction, start, (v) => v);
+  const wallMm = useWatch({ control: sending.form.control, name: 'wallMm' });
   const thin = wallMm !== null && wallMm < minWallMm;
   return (
-    <form
-      className="grid max-w-xl gap-3"
-      onSubmit={(e) => {
-        e.preventDefault();
-        void save({ shop, material, wallMm, promisedAt, note });
-      }}
-    >
+    <ActionFormFrame of={sending} submit="Sent out" may={open && !thin} className="grid max-w-xl gap-3">
+      {bores.length > 0 && <p>Sleeved in this body: {bores.join(' and ')}. The thinnest wall of them counts.</p>}
       <div>
-        <LengthField
-          label={`Thinnest wall, ${units.length}, measured now`}
-          className="w-44"
-          say="typing"
-          value={wallMm}
-          units={units}
-          onSay={setWall}
-        />
+        <Length name="wallMm" label={`Thinnest wall, ${units.length}, measured now`} className="w-44" say="typing" />
         <p className={thin ? 'mt-1 text-red' : 'mt-1 text-[13px] text-ink2'}>
           {thin
             ? `A sleeve needs ${sayLength(minWallMm, units)} ${units.length}: this body cannot be sleeved. Judge it again with this wall.`
@@ -79,47 +78,26 @@ function SendOut({ target, minWallMm, units, open, now, sendOut }: Props) {
         </p>
       </div>
       <div className="flex flex-wrap gap-3">
-        <label className="label mb-0 min-w-48 flex-1">
-          Sent to
-          <input className="field text-ink" value={shop} maxLength={100} onChange={(e) => setShop(e.target.value)} />
-        </label>
-        <label className="label mb-0">
-          Sleeve
-          <select className="field text-ink" value={material} onChange={(e) => setMaterial(e.target.value as Material)}>
-            {SLEEVES.map((m) => (
-              <option key={m} value={m}>
-                {MATERIAL_WORDS[m]}
-              </option>
-            ))}
-          </select>
-        </label>
-        <DateField label="Promised back" value={promisedAt} onSay={setPromised} />
+        <Text name="shop" label="Sent to" className="min-w-48 flex-1" maxLength={100} />
+        <Select name="material" label="Sleeve" options={SLEEVES} say={MATERIAL_WORDS} />
+        <Moment name="promisedAt" label="Promised back" />
       </div>
-      <label className="label mb-0">
-        To say to them: size, ports to keep clear
-        <textarea className="field min-h-16 py-2 text-ink" value={note} maxLength={1000} onChange={(e) => setNote(e.target.value)} />
-      </label>
-      <button
-        type="submit"
-        className="btn w-fit"
-        disabled={!open || wallMm === null || thin || shop.trim().length < 2 || saving.kind === 'saving'}
-      >
-        Sent out
-      </button>
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
-    </form>
+      <Text name="note" label="To say to them: size, ports to keep clear" rows={3} maxLength={1000} />
+    </ActionFormFrame>
   );
 }
 
-function Out({ target, out, nominalMm, units, open, now, back }: Props & { readonly out: Sleeving }) {
-  const { save, saving, acceptTheirs } = useSave(back, target);
-  const [note, setNote] = useState('');
-  const late = out.promisedAt < now;
+const Back = fieldsOf<{ readonly note: string }>();
+
+function Out({ out, nominalMm }: Props & { readonly out: Sleeving }) {
+  const units = useUnits();
+  const { now, open } = useStation();
+  const back = useUnitForm(backFromSleevingAction, { note: '' }, (v) => v);
   return (
     <div className="grid max-w-xl gap-3 border border-line bg-sheet p-4">
       <p className="text-lg">
         At <b>{out.shop}</b> since {sayWhen(out.sentAt, now)},{' '}
-        <span className={late ? 'font-bold text-amber' : ''} title={sayFullDate(out.promisedAt)}>
+        <span className={out.promisedAt < now ? 'font-bold text-amber' : ''} title={sayFullDate(out.promisedAt)}>
           promised {sayWhen(out.promisedAt, now)}
         </span>
         .
@@ -127,14 +105,9 @@ function Out({ target, out, nominalMm, units, open, now, back }: Props & { reado
       <p className="text-ink2">
         {MATERIAL_WORDS[out.material]}; wall {sayLength(out.wallMm, units)} {units.length} when it went. {out.note}
       </p>
-      <label className="label mb-0">
-        What they did
-        <textarea className="field min-h-16 py-2 text-ink" value={note} maxLength={1000} onChange={(e) => setNote(e.target.value)} />
-      </label>
-      <button type="button" className="btn w-fit" disabled={!open || saving.kind === 'saving'} onClick={() => void save({ note })}>
-        Back with its sleeve: gauge it against {sayDia(nominalMm, units)} {units.length}
-      </button>
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <ActionFormFrame of={back} submit={`Back with its sleeve: gauge it against ${sayDia(nominalMm, units)} ${units.length}`} may={open}>
+        <Back.Text name="note" label="What they did" rows={3} maxLength={1000} />
+      </ActionFormFrame>
     </div>
   );
 }

@@ -1,18 +1,15 @@
 'use client';
 
-import { useState } from 'react';
 import { sayDims } from '@/core/family/say-dims';
 import { type Fitment, sayFitment } from '@/core/identify/fitment';
-import { sayFinding } from '@/core/kit/bag';
+import { sayMoney } from '@/core/quantity/say-money';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
-import type { Units } from '@/core/quantity/units';
-import { isExpired, type Lot, type Stocked } from '@/core/store/article';
+import type { Stocked } from '@/core/store/article';
 import type { LotFinding, OpenOrder, StockMove } from '@/core/store/stock-record';
-import { bracketed } from '../kit/lot-warnings';
-import { useAsk } from '../save/use-ask';
+import { tagOf } from '@/core/unit/unit-record';
 import { Go } from '../shell/go';
-import { LotForm } from './lot-form';
-import type { StockActions } from './stock-actions';
+import { useUnits } from '../shell/units-context';
+import { Lots } from './lots';
 import { StockForms } from './stock-forms';
 
 const REASONS: Readonly<Record<StockMove['reason'], string>> = {
@@ -33,10 +30,8 @@ export function ArticlePage({
   used,
   computedReorder,
   fits,
-  units,
   now,
   open,
-  actions,
 }: {
   readonly article: Stocked;
   readonly moves: readonly StockMove[];
@@ -46,13 +41,10 @@ export function ArticlePage({
   readonly used: number;
   readonly computedReorder: number;
   readonly fits: readonly Fitment[];
-  readonly units: Units;
   readonly now: number;
   readonly open: boolean;
-  readonly actions: StockActions;
 }) {
-  const asking = useAsk();
-  const [lot, setLot] = useState<string>();
+  const units = useUnits();
   return (
     <div className="grid gap-x-6 gap-y-4 lg:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
       <div className="grid content-start gap-4">
@@ -61,7 +53,7 @@ export function ArticlePage({
             <span className="text-brass">{article.number}</span> {article.name}
           </h1>
           <p className="text-ink2">
-            {article.price.toFixed(2)} · {article.leadDays === null ? 'not to be had' : `${article.leadDays} days to get`} · {used} used
+            {sayMoney(article.price)} · {article.leadDays === null ? 'not to be had' : `${article.leadDays} days to get`} · {used} used
             {open && (
               <Go
                 className="ml-4 inline-flex min-h-[44px] items-center font-bold text-act"
@@ -99,50 +91,18 @@ export function ArticlePage({
         <section aria-label="Lots">
           <h2 className="head mb-1">ON THE SHELF · {article.stock}</h2>
           {article.lots.length === 0 && <p className="text-ink2">None was ever received.</p>}
-          {article.lots.map((l) => (
-            <div key={l.id} className="border border-b-0 border-line bg-sheet px-3 py-1.5 last:border-b">
-              <div className="flex flex-wrap items-center gap-x-4">
-                <b className="w-28">{l.code}</b>
-                <span className={`w-16 text-right font-bold ${l.qty > 0 && isExpired(l, now) ? 'text-red' : ''}`}>{l.qty}</span>
-                <span
-                  className={l.qty > 0 && isExpired(l, now) ? 'text-red' : 'text-ink2'}
-                  title={l.expiresAt === null ? '' : sayFullDate(l.expiresAt)}
-                >
-                  {sayDate(l, now)}
-                </span>
-                {open && (
-                  <button
-                    type="button"
-                    className="btn-quiet ml-auto"
-                    aria-expanded={lot === l.id}
-                    onClick={() => setLot(lot === l.id ? undefined : l.id)}
-                  >
-                    Count, or put right
-                  </button>
-                )}
-              </div>
-              {l.fault !== '' && <p className="text-amber">Known fault: {l.fault}</p>}
-              {findings
-                .filter((f) => f.lotId === l.id)
-                .map((f) => (
-                  <p key={f.at} className="text-[13px] text-amber">
-                    Opened for SQ-{String(f.tagNo).padStart(4, '0')} {sayWhen(f.at, now)}:{' '}
-                    {f.findings.map((x) => sayFinding(f.items, x, (dims) => bracketed(sayDims(dims, units)))).join('; ')}
-                  </p>
-                ))}
-              {lot === l.id && <LotForm lot={l} asking={asking} actions={actions} onDone={() => setLot(undefined)} />}
-            </div>
-          ))}
+          {article.lots.length > 0 && <Lots lots={article.lots} findings={findings} now={now} open={open} />}
         </section>
         <section aria-label="Came and went">
           <h2 className="head mb-1">CAME AND WENT</h2>
+          {moves.length === 0 && <p className="text-ink2">Nothing yet: what is received, counted and set aside stands here.</p>}
           <ul>
             {moves.map((m) => (
               <li key={m.id} className="flex flex-wrap gap-x-3 border-b border-hair py-1">
                 <b className="w-12 text-right">{m.qty > 0 ? `+${m.qty}` : m.qty}</b>
                 <span>
                   {REASONS[m.reason]}
-                  {m.tagNo !== null && ` for SQ-${String(m.tagNo).padStart(4, '0')}`}
+                  {m.tagNo !== null && ` for ${tagOf({ tagNo: m.tagNo })}`}
                   {m.note !== '' && `: ${m.note}`}
                 </span>
                 <span className="text-ink2">lot {m.lot}</span>
@@ -155,14 +115,7 @@ export function ArticlePage({
         </section>
       </div>
       <aside aria-label="Receive and order" className="grid content-start gap-4">
-        {open && (
-          <StockForms article={article} orders={orders} computedReorder={computedReorder} asking={asking} actions={actions} now={now} />
-        )}
-        {asking.told.map((t) => (
-          <p key={t} role="alert" className="border-l-4 border-red pl-3">
-            {t}
-          </p>
-        ))}
+        {open && <StockForms article={article} orders={orders} computedReorder={computedReorder} now={now} />}
         {fits.length > 0 && (
           <section aria-label="Made for">
             <h2 className="head mb-1">MADE FOR</h2>
@@ -177,9 +130,3 @@ export function ArticlePage({
     </div>
   );
 }
-
-const sayDate = (l: Lot, now: number): string => {
-  if (l.expiresAt === null) return 'does not age';
-  const day = new Date(l.expiresAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
-  return isExpired(l, now) ? `passed its date, ${day}: not fitted` : `good until ${day}`;
-};

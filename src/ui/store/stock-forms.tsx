@@ -1,74 +1,64 @@
 'use client';
 
-import { useState } from 'react';
 import { uuidv7 } from 'uuidv7';
+import { orderAction, receiveAction, reorderAction } from '@/app/actions/store';
 import { ages } from '@/core/kit/bag';
 import { sayWhen } from '@/core/quantity/say-time';
 import type { Stocked } from '@/core/store/article';
 import type { OpenOrder } from '@/core/store/stock-record';
-import type { useAsk } from '../save/use-ask';
-import type { StockActions } from './stock-actions';
+import { tagOf } from '@/core/unit/unit-record';
+import { ActionFormFrame } from '../form/action-form';
+import { fieldsOf } from '../form/fields';
+import { useAskForm } from '../form/use-action-form';
 
 const DAY_MS = 86_400_000;
-const day = (at: number): string => new Date(at).toISOString().slice(0, 10);
 /** The end of a day, as a person means a date: good until and including it. */
-const endOf = (text: string): number => new Date(`${text}T23:59:59`).getTime();
+const END_OF_DAY = 23 + 59 / 60;
+
+type Delivery = {
+  readonly lot: string;
+  readonly expiresAt: number | null;
+  readonly qty: number | null;
+  readonly orderId: string | null;
+};
+const Came = fieldsOf<Delivery>();
+type Wish = { readonly qty: number | null; readonly expectedAt: number | null };
+const Wanted = fieldsOf<Wish>();
+const Least = fieldsOf<{ readonly reorderAt: number | null }>();
 
 /** What comes in, what is ordered, and where to order. */
 export function StockForms({
   article,
   orders,
   computedReorder,
-  asking: { ask, asking },
-  actions,
   now,
 }: {
   readonly article: Stocked;
   readonly orders: readonly OpenOrder[];
   readonly computedReorder: number;
-  readonly asking: ReturnType<typeof useAsk>;
-  readonly actions: StockActions;
   readonly now: number;
 }) {
   const aging = ages(article);
-  const [lot, setLot] = useState('');
-  const [qty, setQty] = useState('1');
-  const [until, setUntil] = useState('');
-  const [orderQty, setOrderQty] = useState('1');
-  const [expected, setExpected] = useState(day(now + (article.leadDays ?? 7) * DAY_MS));
-  const [reorder, setReorder] = useState(article.reorderAt === null ? '' : String(article.reorderAt));
-  const whole = (text: string): boolean => /^[1-9]\d*$/.test(text);
-  const receive = (orderId: string | null, pieces: number) =>
-    ask(actions.receive, {
-      id: uuidv7(),
-      articleId: article.id,
-      lot,
-      qty: pieces,
-      expiresAt: until === '' ? null : endOf(until),
-      orderId,
-    });
-  const ready = lot.trim() !== '' && (!aging || until !== '') && !asking;
+  const nothing: Delivery = { lot: '', expiresAt: null, qty: 1, orderId: null };
+  const receiving = useAskForm(receiveAction, nothing, (v) => ({ id: uuidv7(), articleId: article.id, ...v }));
+  const wanted: Wish = { qty: 1, expectedAt: new Date(now + (article.leadDays ?? 7) * DAY_MS).setHours(16, 0, 0, 0) };
+  const ordering = useAskForm(orderAction, wanted, (v) => ({ id: uuidv7(), articleId: article.id, ...v }));
+  const keeping = useAskForm(reorderAction, { reorderAt: article.reorderAt }, (v) => ({ articleId: article.id, ...v }));
+  const itCame = (order: OpenOrder): void => {
+    receiving.form.setValue('orderId', order.id);
+    receiving.form.setValue('qty', order.qty);
+    // What was not taken in is not that order's delivery any more.
+    void receiving.submit().then(() => receiving.form.setValue('orderId', null));
+  };
   return (
     <>
       <section aria-label="Receive">
         <h2 className="head mb-1">RECEIVE</h2>
-        <div className="flex flex-wrap items-end gap-2">
-          <label className="label mb-0">
-            Lot, as on the bag
-            <input className="field w-32 text-ink" value={lot} maxLength={60} onChange={(e) => setLot(e.target.value)} />
-          </label>
-          <label className="label mb-0">
-            {aging ? 'Good until' : 'Good until, if it ages'}
-            <input type="date" className="field w-40 text-ink" value={until} onChange={(e) => setUntil(e.target.value)} />
-          </label>
-          <label className="label mb-0">
-            Pieces
-            <input className="field w-20 text-ink" inputMode="numeric" value={qty} onChange={(e) => setQty(e.target.value)} />
-          </label>
-          <button type="button" className="btn" disabled={!ready || !whole(qty)} onClick={() => void receive(null, Number(qty))}>
-            Take in
-          </button>
-        </div>
+        <ActionFormFrame of={receiving} submit="Take in" className="flex flex-wrap items-end gap-2">
+          <Came.Text name="lot" label="Lot, as on the bag" className="w-32" maxLength={60} />
+          <Came.Moment name="expiresAt" label={aging ? 'Good until' : 'Good until, if it ages'} hour={END_OF_DAY} />
+          <Came.Amount name="qty" label="Pieces" className="w-20" />
+        </ActionFormFrame>
         {aging && (
           <p className="mt-1 text-[13px] text-ink2">Rubber ages in the bag: its date is asked, and past it nothing of the lot is fitted.</p>
         )}
@@ -80,38 +70,28 @@ export function StockForms({
           <p key={o.id} className="flex flex-wrap items-center gap-2 border-b border-hair py-1">
             <b>{o.qty}</b>
             <span className={o.expectedAt < now ? 'text-amber' : ''}>expected {sayWhen(o.expectedAt, now)}</span>
-            {o.tagNo !== null && <span>for SQ-{String(o.tagNo).padStart(4, '0')}</span>}
+            {o.tagNo !== null && <span>for {tagOf({ tagNo: o.tagNo })}</span>}
             <button
               type="button"
               className="btn-quiet ml-auto"
               title="Its lot and date are those above"
-              disabled={!ready}
-              onClick={() => void receive(o.id, o.qty)}
+              disabled={receiving.busy}
+              onClick={() => itCame(o)}
             >
               It came
             </button>
           </p>
         ))}
-        <div className="mt-2 flex flex-wrap items-end gap-2">
-          <label className="label mb-0">
-            Pieces
-            <input className="field w-20 text-ink" inputMode="numeric" value={orderQty} onChange={(e) => setOrderQty(e.target.value)} />
-          </label>
-          <label className="label mb-0">
-            Expected
-            <input type="date" className="field w-40 text-ink" value={expected} onChange={(e) => setExpected(e.target.value)} />
-          </label>
-          <button
-            type="button"
-            className="btn-quiet"
-            disabled={asking || !whole(orderQty) || expected === '' || article.supersededBy !== null}
-            onClick={() =>
-              void ask(actions.order, { id: uuidv7(), articleId: article.id, qty: Number(orderQty), expectedAt: endOf(expected) })
-            }
-          >
-            Order
-          </button>
-        </div>
+        <ActionFormFrame
+          of={ordering}
+          submit="Order"
+          quiet
+          may={article.supersededBy === null}
+          className="mt-2 flex flex-wrap items-end gap-2"
+        >
+          <Wanted.Amount name="qty" label="Pieces" className="w-20" />
+          <Wanted.Moment name="expectedAt" label="Expected" />
+        </ActionFormFrame>
       </section>
       <section aria-label="Order at">
         <h2 className="head mb-1">ORDER AT</h2>
@@ -119,20 +99,9 @@ export function StockForms({
           By use of the last half year and the days to get it: {computedReorder}.{' '}
           {article.reorderAt !== null && `Set by hand: ${article.reorderAt}.`}
         </p>
-        <div className="mt-1 flex flex-wrap items-end gap-2">
-          <label className="label mb-0">
-            By hand; empty: by use
-            <input className="field w-24 text-ink" inputMode="numeric" value={reorder} onChange={(e) => setReorder(e.target.value)} />
-          </label>
-          <button
-            type="button"
-            className="btn-quiet"
-            disabled={asking || (reorder !== '' && !/^\d+$/.test(reorder))}
-            onClick={() => void ask(actions.reorder, { articleId: article.id, reorderAt: reorder === '' ? null : Number(reorder) })}
-          >
-            Keep
-          </button>
-        </div>
+        <ActionFormFrame of={keeping} submit="Keep" quiet className="mt-1 flex flex-wrap items-end gap-2">
+          <Least.Amount name="reorderAt" label="By hand; empty: by use" className="w-40" above={-1} />
+        </ActionFormFrame>
       </section>
     </>
   );

@@ -3,12 +3,13 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { uuidv7 } from 'uuidv7';
+import { undoImportAction } from '@/app/actions/store';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import { faultsOf } from '@/core/schema/file-problem';
 import type { ImportNews, ImportRecord } from '@/core/store/import-record';
-import type { UndoImport } from '@/core/store/store-doors';
 import { Choices } from '../field/choices';
-import { type Ask, useAsk } from '../save/use-ask';
+import { Told } from '../save/told';
+import { useAsk } from '../save/use-ask';
 import { Planned, Wrong } from './import-preview';
 
 type FileKind = {
@@ -21,14 +22,10 @@ export function StoreFiles({
   files,
   imports,
   now,
-  open,
-  undo,
 }: {
   readonly files: readonly FileKind[];
   readonly imports: readonly ImportRecord[];
   readonly now: number;
-  readonly open: boolean;
-  readonly undo: Ask<UndoImport>;
 }) {
   const [what, setWhat] = useState(files[0]?.name ?? 'kits');
   const [file, setFile] = useState<File>();
@@ -79,19 +76,15 @@ export function StoreFiles({
             .
           </p>
         )}
-        {open ? (
-          <input
-            key={what}
-            type="file"
-            className="mt-2 min-h-[44px] file:mr-3 file:min-h-[44px] file:border file:border-act file:bg-sheet file:px-4 file:font-bold file:text-act"
-            accept=".csv,.txt,.tsv,.xlsx"
-            aria-label={`File of ${what}`}
-            disabled={busy}
-            onChange={(e) => look(e.target.files?.[0])}
-          />
-        ) : (
-          <p className="mt-2">The counter, a technician or a lead imports.</p>
-        )}
+        <input
+          key={what}
+          type="file"
+          className="mt-2 min-h-[44px] file:mr-3 file:min-h-[44px] file:border file:border-act file:bg-sheet file:px-4 file:font-bold file:text-act"
+          accept=".csv,.txt,.tsv,.xlsx"
+          aria-label={`File of ${what}`}
+          disabled={busy}
+          onChange={(e) => look(e.target.files?.[0])}
+        />
         <div aria-live="polite" className="mt-2">
           {news?.kind === 'progress' && (
             <p>
@@ -139,20 +132,19 @@ export function StoreFiles({
               {i.undoneAt !== null ? (
                 <b>taken back {sayWhen(i.undoneAt, now)}</b>
               ) : (
-                open && (
-                  <button type="button" className="btn-quiet ml-auto" disabled={asking} onClick={() => void ask(undo, { importId: i.id })}>
-                    Take it back
-                  </button>
-                )
+                <button
+                  type="button"
+                  className="btn-quiet ml-auto"
+                  disabled={asking}
+                  onClick={() => void ask(undoImportAction, { importId: i.id })}
+                >
+                  Take it back
+                </button>
               )}
             </p>
           </div>
         ))}
-        {told.map((t) => (
-          <p key={t} role="alert" className="mt-1 border-l-4 border-red pl-3">
-            {t}
-          </p>
-        ))}
+        <Told lines={told} />
       </aside>
     </div>
   );

@@ -1,28 +1,32 @@
 'use client';
 
+import { useMemo } from 'react';
 import { sayDims } from '@/core/family/say-dims';
 import { sayFitment } from '@/core/identify/fitment';
+import { sayMoney } from '@/core/quantity/say-money';
 import type { Units } from '@/core/quantity/units';
 import { isExpired } from '@/core/store/article';
-import { isLow, SHOW_NAMES, SHOWS, type Show, type StoreLine } from '@/core/store/store-line';
+import { isLow, SHOW_NAMES, SHOWS, type Show, STORE_PAGE, type StoreLine } from '@/core/store/store-line';
 import { Go } from '../shell/go';
-import { Scroll } from '../unit/scroll';
+import { useUnits } from '../shell/units-context';
+import { type Column, DataTable, Pages } from '../table/data-table';
 import { FindBox } from './find-box';
-import { useFind } from './use-find';
+import { type FindStart, useFind } from './use-find';
 
 /** Kits and sundries with what is in them and on the shelf; found by any word, machine number or dimension while it is typed. */
 export function StoreTable({
-  ask,
+  start,
   first,
-  units,
   now,
 }: {
-  readonly ask: { readonly q: string; readonly show: Show };
+  readonly start: FindStart & { readonly show: Show };
   readonly first: { readonly lines: readonly StoreLine[]; readonly inAll: number };
-  readonly units: Units;
   readonly now: number;
 }) {
-  const { q, setQ, answer, state } = useFind(first, ask.show === 'all' ? {} : { show: ask.show }, ask.q);
+  const units = useUnits();
+  const { show } = start;
+  const { q, setQ, sort, setSort, page, setPage, answer, state } = useFind(first, show === 'all' ? {} : { show }, start);
+  const columns = useMemo(() => columnsOf(units, now), [units, now]);
   const { lines, inAll } = answer;
   return (
     <>
@@ -33,8 +37,8 @@ export function StoreTable({
             <Go
               key={s}
               href={`/kits?${new URLSearchParams({ ...(s === 'all' ? {} : { show: s }), ...(q === '' ? {} : { q }) })}`}
-              aria-current={s === ask.show ? 'true' : undefined}
-              className={`-ml-px inline-flex min-h-[44px] items-center border px-2.5 ${s === ask.show ? 'relative border-act bg-tint2 font-bold text-act' : 'border-line bg-sheet text-ink'}`}
+              aria-current={s === show ? 'true' : undefined}
+              className={`-ml-px inline-flex min-h-[44px] items-center border px-2.5 ${s === show ? 'relative border-act bg-tint2 font-bold text-act' : 'border-line bg-sheet text-ink'}`}
             >
               {SHOWS[s]}
             </Go>
@@ -42,7 +46,7 @@ export function StoreTable({
         </nav>
       </div>
       <p className="mb-1 flex flex-wrap items-center gap-x-5 text-[13px] text-ink2" aria-live="polite">
-        {inAll === 0 ? sayNone(ask.show, q) : inAll > lines.length ? `${inAll} found, the first ${lines.length} shown` : `${inAll} found`}
+        {inAll === 0 ? sayNone(show, q) : `${inAll} found`}
         <Go className="inline-flex min-h-[44px] items-center font-bold text-act" href="/kits/new">
           Enter a kit
         </Go>
@@ -51,52 +55,60 @@ export function StoreTable({
         </Go>
       </p>
       {lines.length > 0 && (
-        <Scroll label="Kits and sundries">
-          <table className="w-full border-collapse bg-sheet">
-            <thead>
-              <tr>
-                {['Number', 'Name', 'In the bag', 'Price', 'On the shelf', 'With units', 'On order', 'Order at'].map((h, i) => (
-                  <th key={h} scope="col" className={`th ${i > 2 ? 'text-right' : ''}`}>
-                    {h}
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {lines.map((l) => (
-                <tr key={l.id} className="align-top">
-                  <th scope="row" className="cell text-left whitespace-nowrap">
-                    <Go
-                      href={`/kits/${encodeURIComponent(l.number)}`}
-                      className="inline-flex min-h-9 items-center font-bold text-brass underline"
-                    >
-                      {l.number}
-                    </Go>
-                  </th>
-                  <td className="cell">
-                    {l.name}
-                    {l.madeFor !== null && <p className="text-[13px] text-ink2">for {sayFitment(l.madeFor)}</p>}
-                    {remarks(l, now).map((r) => (
-                      <p key={r} className="text-[13px] text-amber">
-                        {r}
-                      </p>
-                    ))}
-                  </td>
-                  <td className="cell text-[13px] text-ink2">{contents(l, units)}</td>
-                  <td className="cell text-right">{l.price.toFixed(2)}</td>
-                  <td className={`cell text-right font-bold ${isLow(l) || l.stock === 0 ? 'text-amber' : ''}`}>{l.stock}</td>
-                  <td className="cell text-right text-ink2">{l.withUnits || ''}</td>
-                  <td className="cell text-right text-ink2">{l.onOrder || ''}</td>
-                  <td className="cell text-right text-ink2">{l.orderAt || ''}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </Scroll>
+        <>
+          <DataTable label="Kits and sundries" columns={columns} rows={lines} keyOf={(l) => l.id} sorted={{ sort, onSort: setSort }} />
+          <Pages page={page} perPage={STORE_PAGE} inAll={inAll} onPage={setPage} />
+        </>
       )}
     </>
   );
 }
+
+const columnsOf = (units: Units, now: number): readonly Column<StoreLine>[] => [
+  {
+    id: 'number',
+    head: 'Number',
+    by: (l) => l.number,
+    className: 'whitespace-nowrap',
+    cell: (l) => (
+      <Go href={`/kits/${encodeURIComponent(l.number)}`} className="inline-flex min-h-9 items-center font-bold text-brass underline">
+        {l.number}
+      </Go>
+    ),
+  },
+  {
+    id: 'name',
+    head: 'Name',
+    by: (l) => l.name,
+    cell: (l) => (
+      <>
+        {l.name}
+        {l.madeFor !== null && <p className="text-[13px] text-ink2">for {sayFitment(l.madeFor)}</p>}
+        {remarks(l, now).map((r) => (
+          <p key={r} className="text-[13px] text-amber">
+            {r}
+          </p>
+        ))}
+      </>
+    ),
+  },
+  { id: 'contents', head: 'In the bag', cell: (l) => <span className="text-[13px] text-ink2">{contents(l, units)}</span> },
+  { id: 'price', head: 'Price', by: (l) => l.price, className: 'text-right whitespace-nowrap', cell: (l) => sayMoney(l.price) },
+  {
+    id: 'stock',
+    head: 'On the shelf',
+    by: (l) => l.stock,
+    className: 'text-right',
+    cell: (l) => <b className={isLow(l) || l.stock === 0 ? 'text-amber' : ''}>{l.stock}</b>,
+  },
+  ...(
+    [
+      ['withUnits', 'With units'],
+      ['onOrder', 'On order'],
+      ['orderAt', 'Order at'],
+    ] as const
+  ).map(([id, head]): Column<StoreLine> => ({ id, head, by: (l) => l[id], className: 'text-right text-ink2', cell: (l) => l[id] || '' })),
+];
 
 const contents = (l: StoreLine, units: Units): string =>
   l.items

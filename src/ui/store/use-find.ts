@@ -1,27 +1,32 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useDeferredValue, useState } from 'react';
+import { type Sort, sayInAddress } from '@/core/schema/sort';
+import { useRead } from '../shell/reads';
+import { useAddress } from '../shell/use-address';
 
-/** A query that is answered while it is typed, and stands in the address; an answer that was overtaken is dropped. */
-export function useFind<T>(first: T, fixed: Readonly<Record<string, string>>, start: string) {
-  const [q, setQ] = useState(start);
-  const [answer, setAnswer] = useState(first);
-  const [state, setState] = useState<'idle' | 'failed'>('idle');
-  const asked = useRef(start);
-  const query = JSON.stringify(fixed);
-  useEffect(() => {
-    if (asked.current === q) return;
-    asked.current = q;
-    const params = new URLSearchParams({ ...(JSON.parse(query) as Record<string, string>), ...(q === '' ? {} : { q }) });
-    window.history.replaceState(null, '', params.size === 0 ? '/kits' : `/kits?${params}`);
-    const stop = new AbortController();
-    fetch(`/api/v1/store/find?${params}`, { signal: stop.signal })
-      .then(async (r) => {
-        if (r.ok) setAnswer((await r.json()) as T);
-        setState(r.ok ? 'idle' : 'failed');
-      })
-      .catch(() => stop.signal.aborted || setState('failed'));
-    return () => stop.abort();
-  }, [q, query]);
-  return { q, setQ, answer, state };
+export type FindStart = { readonly q: string; readonly sort?: Sort | null; readonly page?: number };
+
+/** A query of the store that is answered while it is typed, sorted and paged; it stands in the address. */
+export function useFind<T>(first: T, fixed: Readonly<Record<string, string>>, start: FindStart) {
+  const [ask, setAsk] = useState({ q: start.q, sort: start.sort ?? null, page: start.page ?? 0 });
+  const said = {
+    ...fixed,
+    ...(ask.q === '' ? {} : { q: ask.q }),
+    ...(ask.sort === null ? {} : { sort: sayInAddress(ask.sort) }),
+    ...(ask.page === 0 ? {} : { page: String(ask.page) }),
+  };
+  const query = new URLSearchParams(said).toString();
+  const [begun] = useState(query);
+  const asked = useDeferredValue(query);
+  useAddress('/kits', query);
+  const { data, isError } = useRead<T>(`/api/v1/store/find?${asked}`, asked === begun ? first : undefined);
+  return {
+    ...ask,
+    setQ: (q: string): void => setAsk({ ...ask, q, page: 0 }),
+    setSort: (sort: Sort | null): void => setAsk({ ...ask, sort, page: 0 }),
+    setPage: (page: number): void => setAsk({ ...ask, page }),
+    answer: data ?? first,
+    state: isError ? ('failed' as const) : ('idle' as const),
+  };
 }

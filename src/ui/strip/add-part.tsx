@@ -2,27 +2,19 @@
 
 import { useState } from 'react';
 import { uuidv7 } from 'uuidv7';
-import type { AddPart as AddPartSent, DropPart as DropPartSent } from '@/core/strip/strip-doors';
-import type { TrayPart } from '@/core/strip/tray-door';
+import { addPartAction, dropPartAction } from '@/app/actions/strip';
+import type { TrayPart } from '@/core/strip/tray-schema';
+import { CountField } from '../field/quantity-field';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
 import { NewPartFields, nameOf, type UnlistedPart } from './new-part-fields';
 
 /** A part that came out though the family knows none such: where it lay, and what it is. */
-export function AddPart({
-  target,
-  tray,
-  addPart,
-}: {
-  readonly target: UnitTarget;
-  readonly tray: readonly TrayPart[];
-  readonly addPart: SaveAction<AddPartSent>;
-}) {
-  const { save, saving, acceptTheirs } = useSave(addPart, target);
+export function AddPart({ tray }: { readonly tray: readonly TrayPart[] }) {
+  const { save, saving, decide } = useSave(addPartAction);
   const [isOpen, setOpen] = useState(false);
   const [part, setPart] = useState<UnlistedPart>({ kind: 'o-ring', name: '', behindId: null });
-  const [qty, setQty] = useState(1);
+  const [qty, setQty] = useState<number | null>(1);
   if (!isOpen)
     return (
       <button type="button" className="btn-quiet mt-2" onClick={() => setOpen(true)}>
@@ -34,7 +26,7 @@ export function AddPart({
       partId: uuidv7(),
       kind: part.kind,
       name: nameOf(part),
-      qty,
+      qty: qty ?? 0,
       note: '',
       behindId: part.behindId,
     };
@@ -52,32 +44,21 @@ export function AddPart({
       }}
     >
       <NewPartFields part={part} tray={tray} onSay={setPart} />
-      <label className="label mb-0">
-        How many
-        <input type="number" min={1} max={20} className="field mt-1 w-20" value={qty} onChange={(e) => setQty(Number(e.target.value))} />
-      </label>
+      <CountField label="How many" to={20} value={qty} onSay={setQty} />
       <button type="submit" className="btn">
         Put it on the tray
       </button>
       <button type="button" className="btn-quiet" onClick={() => setOpen(false)}>
         Leave it
       </button>
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <SaveNote saving={saving} onDecide={decide} />
     </form>
   );
 }
 
 /** Takes a part off the tray again that was added to it. */
-export function DropPart({
-  target,
-  part,
-  dropPart,
-}: {
-  readonly target: UnitTarget;
-  readonly part: TrayPart;
-  readonly dropPart: SaveAction<DropPartSent>;
-}) {
-  const { save, saving, acceptTheirs } = useSave(dropPart, target);
+export function DropPart({ part }: { readonly part: TrayPart }) {
+  const { save, saving, decide } = useSave(dropPartAction);
   return (
     <>
       <button
@@ -88,7 +69,7 @@ export function DropPart({
       >
         take off
       </button>
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <SaveNote saving={saving} onDecide={decide} />
     </>
   );
 }

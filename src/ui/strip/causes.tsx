@@ -1,11 +1,14 @@
 'use client';
 
-import { CAUSES, type CauseName, TESTS, type TestName, WHERE_WORDS } from '@/core/book-in/cause';
-import type { Answer, Evidence, LikelyCause, NextTest } from '@/core/book-in/reason';
+import { CAUSES, type CauseName, WHERE_WORDS } from '@/core/book-in/cause';
+import { TEST_COSTS, TESTS, type TestName } from '@/core/book-in/cause-test';
+import { sayDoes } from '@/core/book-in/effect';
+import { ANSWER_WORDS, ANSWERS, type Answer, type Evidence, type LikelyCause, type NextTest } from '@/core/book-in/reason';
 
 /** How many causes are worth reading. */
 const SHOWN = 6;
 const TESTS_SHOWN = 3;
+const COST_WORDS = { asked: 'can be asked', 'on-machine': 'on the machine', 'unit-off': 'once it is off' } as const;
 
 /** What may be behind a complaint, the likeliest first, with why, what to look for, and the tests that tell them apart. */
 export function Causes({
@@ -44,7 +47,10 @@ export function Causes({
             {next.slice(0, TESTS_SHOWN).map((t) => (
               <li key={t.test} className="flex flex-wrap items-center gap-x-3 border-b border-hair px-3 py-1 last:border-b-0">
                 <span className="min-w-0 flex-1 basis-64">
-                  {TESTS[t.test]} <span className="text-[13px] text-ink2">yes: {t.causes.map((c) => CAUSES[c].label).join(', ')}</span>
+                  {TESTS[t.test]}{' '}
+                  <span className="text-[13px] text-ink2">
+                    {COST_WORDS[TEST_COSTS[t.test]]}; yes: {t.causes.map((c) => CAUSES[c].label).join(', ')}
+                  </span>
                 </span>
                 <YesNo answer={null} label={TESTS[t.test]} onSay={(a) => onTest(t.test, a)} />
               </li>
@@ -78,6 +84,7 @@ export function Causes({
             <div className="my-1 h-1.5 bg-hair">
               <div className="h-full bg-act" style={{ width: `${probability * 100}%` }} />
             </div>
+            <p>{sayDoes(CAUSES[cause].does)}</p>
             <p>
               <span className="text-ink2">look for</span> {CAUSES[cause].look}
             </p>
@@ -118,17 +125,17 @@ function YesNo({
 }) {
   return (
     <span className="inline-flex">
-      {(['yes', 'no'] as const).map((a) => (
+      {ANSWERS.map((a) => (
         <button
           key={a}
           type="button"
           aria-pressed={answer === a}
-          aria-label={`${a}: ${label}`}
+          aria-label={`${ANSWER_WORDS[a]}: ${label}`}
           disabled={onSay === undefined}
           onClick={() => onSay?.(answer === a ? null : a)}
           className={`-ml-px min-h-[44px] w-14 border first:ml-0 ${answer === a ? 'relative border-act bg-tint2 font-bold text-act' : 'border-line bg-sheet'}`}
         >
-          {a}
+          {ANSWER_WORDS[a]}
         </button>
       ))}
     </span>

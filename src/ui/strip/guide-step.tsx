@@ -3,14 +3,14 @@
 import { Check, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { PART_KINDS, type PartKind } from '@/core/family/part-kind';
-import type { Units } from '@/core/quantity/units';
 import type { GuideStep } from '@/core/strip/guide';
 import type { GuideTick } from '@/core/strip/guide-tick';
-import type { TrayPart } from '@/core/strip/tray-door';
+import type { TrayPart } from '@/core/strip/tray-schema';
 import type { Photo } from '@/core/unit/photo';
 import { LengthField } from '../field/quantity-field';
 import { CameraButton } from '../photo/camera-button';
 import { Thumbs } from '../photo/thumbs';
+import { useStation } from '../unit/station-context';
 import { LipPick } from './lip-pick';
 
 /** What is known of a step. */
@@ -30,8 +30,6 @@ type Props = {
   readonly held: Held | undefined;
   /** Parts of this step whose lip has to be seen. */
   readonly lips: readonly TrayPart[];
-  readonly units: Units;
-  readonly open: boolean;
   readonly tell: (entry: Entry) => void;
   readonly record: (partId: string, news: Partial<Pick<TrayPart, 'kind' | 'faces'>>) => void;
   readonly onPhotos: (files: readonly File[]) => void;
@@ -39,7 +37,8 @@ type Props = {
 
 /** A step of the guide: the one whose turn it is shows all that is to be known; any other does when it is pressed. */
 export function Step(props: Props) {
-  const { number, step, entry, isNow, photos, among, open, tell, onPhotos } = props;
+  const { open } = useStation();
+  const { number, step, entry, isNow, photos, among, tell, onPhotos } = props;
   const [asked, setAsked] = useState(false);
   const full = isNow || asked;
   const done = entry.outcome !== 'open';
@@ -90,7 +89,8 @@ export function Step(props: Props) {
 }
 
 /** Tool, what flies, what to photograph and not to lose; what the part is, how its lip faced, its measures, a note. */
-function Details({ number, step, entry, held, lips, units, open, tell, record }: Props) {
+function Details({ number, step, entry, held, lips, tell, record }: Props) {
+  const { open } = useStation();
   return (
     <>
       <dl className="mt-0.5 flex flex-wrap gap-x-5 text-[13px]">
@@ -134,7 +134,6 @@ function Details({ number, step, entry, held, lips, units, open, tell, record }:
               key={dim}
               className="w-44"
               label={`before it moves: ${label}`}
-              units={units}
               value={typeof entry.dims[dim] === 'number' ? entry.dims[dim] : null}
               disabled={!open}
               onSay={(mm) => tell({ ...entry, outcome: 'done', dims: { ...entry.dims, [dim]: mm } })}

@@ -1,50 +1,40 @@
 'use client';
 
 import { startTransition, useOptimistic } from 'react';
+import { recordPartAction, tellStepAction } from '@/app/actions/strip';
 import { type Family, partFacing } from '@/core/family/family';
-import type { Units } from '@/core/quantity/units';
 import { type GuideStep, guideFor } from '@/core/strip/guide';
 import type { GuideTick } from '@/core/strip/guide-tick';
-import type { RecordPart, TellStep } from '@/core/strip/strip-doors';
-import type { TrayPart } from '@/core/strip/tray-door';
+import type { TrayPart } from '@/core/strip/tray-schema';
 import type { Photo } from '@/core/unit/photo';
 import { SendingNote } from '../photo/sending-note';
 import { usePhotos } from '../photo/use-photos';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { useStation } from '../unit/station-context';
 import { type Entry, type Held, Step } from './guide-step';
 
 /** How to take this unit apart, step by step. One tap ticks a step; photos, a note and measures hang on it. */
 export function Guide({
-  target,
   family,
   tray,
   ticks,
   photos,
-  units,
-  tellStep,
-  recordPart,
-  open,
 }: {
-  readonly target: UnitTarget;
   readonly family: Family;
   readonly tray: readonly TrayPart[];
   readonly ticks: readonly GuideTick[];
   readonly photos: readonly Photo[];
-  readonly units: Units;
-  readonly tellStep: SaveAction<TellStep>;
-  readonly recordPart: SaveAction<RecordPart>;
-  readonly open: boolean;
 }) {
-  const { save, saving, acceptTheirs } = useSave(tellStep, target);
-  const kinds = useSave(recordPart, target);
+  const { target } = useStation();
+  const { save, saving, decide } = useSave(tellStepAction);
+  const kinds = useSave(recordPartAction);
   const { send, sending } = usePhotos(target.unitId, 'out');
   const [known, expect] = useOptimistic<readonly Entry[], Entry>(
     ticks.map((t) => ({ ...t, outcome: 'done' })),
     (all, entry) => [...all.filter((t) => t.stepId !== entry.stepId), entry],
   );
-  const steps = guideFor(family, tray);
+  const steps = guideFor(family, tray, known);
   const entryOf = (id: string): Entry => known.find((t) => t.stepId === id) ?? { stepId: id, outcome: 'open', note: '', dims: {} };
   const now = steps.find((s) => entryOf(s.id).outcome === 'open');
   const tell = (entry: Entry): void =>
@@ -67,8 +57,6 @@ export function Guide({
           among={photos}
           held={heldBy(family, tray, s)}
           lips={tray.filter((p) => s.slots.includes(p.slotId) && p.found !== 'absent' && partFacing(family, p) !== undefined)}
-          units={units}
-          open={open}
           tell={tell}
           record={(partId, news) => void kinds.save({ partId, news })}
           onPhotos={(files) => void send(files, { kind: 'step', id: s.id }, s.photo ?? `step ${from + i + 1}`)}
@@ -78,8 +66,8 @@ export function Guide({
   );
   return (
     <div>
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
-      <SaveNote saving={kinds.saving} onAcceptTheirs={kinds.acceptTheirs} />
+      <SaveNote saving={saving} onDecide={decide} />
+      <SaveNote saving={kinds.saving} onDecide={kinds.decide} />
       <SendingNote sending={sending} />
       {past.length > 0 && (
         <details className="mb-2">

@@ -1,31 +1,22 @@
 'use client';
 
 import { PART_KINDS } from '@/core/family/part-kind';
-import type { Units } from '@/core/quantity/units';
-import type { Rules } from '@/core/rules/rule-set';
-import { CHECKS, inspectPart } from '@/core/strip/inspect';
+import { CHECK_WORDS, CHECKS, inspectPart } from '@/core/strip/inspect';
 import { usualFate } from '@/core/strip/tray';
-import type { TrayPart } from '@/core/strip/tray-door';
+import type { TrayPart } from '@/core/strip/tray-schema';
 import { LengthField } from '../field/quantity-field';
+import { SelectField } from '../field/select-field';
+import { useUnits } from '../shell/units-context';
+import { useStation } from '../unit/station-context';
 
 type Told = Partial<Pick<TrayPart, 'checks' | 'condition' | 'fate'>>;
 
 const VERDICTS = { good: 'Good to go back', replace: 'Replace it', open: 'Not decided yet' } as const;
 
 /** What is checked on a part before it is trusted again, and the verdict with its numbers. A verdict to replace sets the fate. */
-export function Inspect({
-  part,
-  units,
-  rules,
-  open,
-  tell,
-}: {
-  readonly part: TrayPart;
-  readonly units: Units;
-  readonly rules: Rules;
-  readonly open: boolean;
-  readonly tell: (part: TrayPart, told: Told) => void;
-}) {
+export function Inspect({ part, tell }: { readonly part: TrayPart; readonly tell: (part: TrayPart, told: Told) => void }) {
+  const units = useUnits();
+  const { rules, open } = useStation();
   const verdict = inspectPart(part, rules);
   const say = (name: string, value: number | string | null): void => {
     const { [name]: _, ...rest } = part.checks;
@@ -47,26 +38,22 @@ export function Inspect({
               className="w-32"
               label={`${c.label}, ${units.length}`}
               fine={c.fine === true}
-              units={units}
               value={typeof part.checks[c.name] === 'number' ? (part.checks[c.name] as number) : null}
               disabled={!open}
               onSay={(mm) => say(c.name, mm)}
             />
           ) : (
-            <label key={c.name} className="label mb-0 w-32">
-              {c.label}
-              <select
-                className="field"
-                disabled={!open}
-                value={String(part.checks[c.name] ?? '')}
-                onChange={(e) => say(c.name, e.target.value === '' ? null : e.target.value)}
-              >
-                <option value="">look</option>
-                {c.words.map((w) => (
-                  <option key={w}>{w}</option>
-                ))}
-              </select>
-            </label>
+            <SelectField
+              key={c.name}
+              label={c.label}
+              className="w-32"
+              disabled={!open}
+              value={part.checks[c.name]?.toString()}
+              options={c.words}
+              say={CHECK_WORDS}
+              none="look"
+              onSay={(value) => say(c.name, value)}
+            />
           ),
         )}
       </div>

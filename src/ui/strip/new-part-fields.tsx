@@ -1,7 +1,9 @@
 'use client';
 
 import { PART_KIND_NAMES, PART_KINDS, type PartKind } from '@/core/family/part-kind';
-import type { TrayPart } from '@/core/strip/tray-door';
+import type { TrayPart } from '@/core/strip/tray-schema';
+import { SelectField } from '../field/select-field';
+import { TextField } from '../field/text-field';
 
 /** A part that the tray does not list: its kind, what it is called (empty: as its kind), and what it lies behind (null: nothing). */
 export type UnlistedPart = { readonly kind: PartKind; readonly name: string; readonly behindId: string | null };
@@ -20,40 +22,30 @@ export const NewPartFields = ({
   readonly onSay: (part: UnlistedPart) => void;
 }) => (
   <>
-    <label className="label mb-0">
-      What it is
-      <select className="field mt-1 w-44" value={part.kind} onChange={(e) => onSay({ ...part, kind: e.target.value as PartKind })}>
-        {KINDS.map((k) => (
-          <option key={k} value={k}>
-            {PART_KINDS[k].label}
-          </option>
-        ))}
-      </select>
-    </label>
-    <label className="label mb-0">
-      Called
-      <input
-        className="field mt-1 w-44"
-        value={part.name}
-        onChange={(e) => onSay({ ...part, name: e.target.value })}
-        placeholder={PART_KINDS[part.kind].label}
-        maxLength={60}
-      />
-    </label>
-    <label className="label mb-0">
-      Lay behind
-      <select
-        className="field mt-1 w-44"
-        value={part.behindId ?? ''}
-        onChange={(e) => onSay({ ...part, behindId: e.target.value === '' ? null : e.target.value })}
-      >
-        <option value="">the mouth: it came first</option>
-        {tray.map((p) => (
-          <option key={p.id} value={p.id}>
-            {p.name}
-          </option>
-        ))}
-      </select>
-    </label>
+    <SelectField
+      label="What it is"
+      className="w-44"
+      value={part.kind}
+      options={KINDS}
+      say={(k) => PART_KINDS[k].label}
+      onSay={(value) => onSay({ ...part, kind: value })}
+    />
+    <TextField
+      label="Called"
+      className="w-44"
+      value={part.name}
+      placeholder={PART_KINDS[part.kind].label}
+      maxLength={60}
+      onSay={(text) => onSay({ ...part, name: text })}
+    />
+    <SelectField
+      label="Lay behind"
+      className="w-44"
+      value={part.behindId}
+      options={tray.map((p) => p.id)}
+      say={(id) => tray.find((p) => p.id === id)?.name ?? ''}
+      none="the mouth: it came first"
+      onSay={(value) => onSay({ ...part, behindId: value })}
+    />
   </>
 );

@@ -2,42 +2,28 @@
 
 import { TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
+import { treatAction } from '@/app/actions/strip';
+import { fixed } from '@/core/quantity/figure';
 import { pressureIn, sayForce, sayPressure } from '@/core/quantity/say';
 import { sayFullDate } from '@/core/quantity/say-time';
-import type { Units } from '@/core/quantity/units';
-import type { Rules } from '@/core/rules/rule-set';
-import type { Treat } from '@/core/strip/strip-doors';
 import { ladderFor, type PushLimit, pushForceN, type Rung, type StuckBody } from '@/core/strip/stuck';
 import type { Treatment } from '@/core/strip/treatment';
 import { METHODS, RESULT_WORDS, STUCK_STATES, STUCK_WORDS, type StuckState, type TreatmentResult } from '@/core/strip/treatment';
 import { Choices } from '../field/choices';
-import { PressureField } from '../field/quantity-field';
+import { NumberField, PressureField } from '../field/quantity-field';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { useUnits } from '../shell/units-context';
+import { useStation } from '../unit/station-context';
 
 /** Shop air, bar: what a line gives when nobody turns it down. */
 const SHOP_AIR_BAR = 6;
 
 /** What to do when it will not come apart: methods from mild to rough, each with its hazard, its limit and what it leaves behind; every try is logged. */
-export function Stuck({
-  target,
-  body: offers,
-  treatments,
-  units,
-  rules,
-  treat,
-  open,
-}: {
-  readonly target: UnitTarget;
-  readonly body: StuckBody;
-  readonly treatments: readonly Treatment[];
-  readonly units: Units;
-  readonly rules: Rules;
-  readonly treat: SaveAction<Treat>;
-  readonly open: boolean;
-}) {
-  const { save, saving, acceptTheirs } = useSave(treat, target, 'adds');
+export function Stuck({ body: offers, treatments }: { readonly body: StuckBody; readonly treatments: readonly Treatment[] }) {
+  const units = useUnits();
+  const { rules } = useStation();
+  const { save, saving, decide } = useSave(treatAction, 'adds');
   const tried = treatments.filter((t) => METHODS[t.method].for === 'freeing');
   const [state, setState] = useState<StuckState>(tried.at(-1)?.state ?? 'tight');
   const [body, setBody] = useState(offers);
@@ -71,7 +57,7 @@ export function Stuck({
           </label>
         ))}
       </fieldset>
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <SaveNote saving={saving} onDecide={decide} />
       {tried.length > 0 && (
         <section className="border border-line bg-sheet p-2">
           <h3 className="head mb-1">Tried so far</h3>
@@ -96,8 +82,6 @@ export function Stuck({
             rung={rung}
             boreMm={body.boreMm}
             tries={tried.filter((t) => t.method === rung.method).length}
-            units={units}
-            open={open}
             log={log}
           />
         ))}
@@ -115,20 +99,17 @@ function RungRow({
   rung,
   boreMm,
   tries,
-  units,
-  open,
   log,
 }: {
   readonly number: number;
   readonly rung: Rung;
   readonly boreMm: number;
   readonly tries: number;
-  readonly units: Units;
-  readonly open: boolean;
   readonly log: (rung: Rung, result: TreatmentResult, pressureBar: number | null, minutes: number | null) => void;
 }) {
+  const { open } = useStation();
   const [bar, setBar] = useState<number | null>(rung.limit === null ? null : Math.min(rung.limit.maxBar, rung.limit.neededBar));
-  const [hours, setHours] = useState((rung.soakMin ?? 60) / 60);
+  const [hours, setHours] = useState<number | null>((rung.soakMin ?? 60) / 60);
   const tooMuch = rung.limit !== null && bar !== null && bar > rung.limit.maxBar + 1e-9;
   const say = (result: TreatmentResult): void => log(rung, result, bar, null);
   return (
@@ -152,37 +133,18 @@ function RungRow({
         <b>Stop if</b> {rung.stopIf}
       </p>
       {rung.limit !== null && (
-        <Force
-          limit={rung.limit}
-          boreMm={boreMm}
-          bar={bar}
-          setBar={setBar}
-          tooMuch={tooMuch}
-          air={rung.method === 'low-air'}
-          units={units}
-          open={open}
-        />
+        <Force limit={rung.limit} boreMm={boreMm} bar={bar} setBar={setBar} tooMuch={tooMuch} air={rung.method === 'low-air'} />
       )}
       {open && (
         <div className="mt-2 flex flex-wrap items-end gap-2">
           {rung.soakMin !== null && (
             <>
-              <label className="label mb-0">
-                Hours
-                <input
-                  type="number"
-                  min={0.25}
-                  step={0.25}
-                  className="field w-24"
-                  value={hours}
-                  onChange={(e) => setHours(Number(e.target.value))}
-                />
-              </label>
+              <NumberField label="Hours" className="w-24" value={hours} onSay={setHours} />
               <button
                 type="button"
                 className="btn"
-                disabled={!(hours > 0)}
-                onClick={() => log(rung, 'waiting', null, Math.max(1, Math.round(hours * 60)))}
+                disabled={hours === null}
+                onClick={() => log(rung, 'waiting', null, Math.max(1, Math.round((hours ?? 0) * 60)))}
               >
                 Start the soak
               </button>
@@ -207,8 +169,6 @@ function Force({
   setBar,
   tooMuch,
   air,
-  units,
-  open,
 }: {
   readonly limit: PushLimit;
   readonly boreMm: number;
@@ -216,32 +176,24 @@ function Force({
   readonly setBar: (bar: number | null) => void;
   readonly tooMuch: boolean;
   readonly air: boolean;
-  readonly units: Units;
-  readonly open: boolean;
 }) {
+  const units = useUnits();
+  const { open } = useStation();
   return (
     <div className="mt-2 flex flex-wrap items-end gap-4 border-l-4 border-line pl-3">
-      <PressureField
-        className="w-32"
-        label={`Pressure, ${units.pressure}`}
-        units={units}
-        value={bar}
-        disabled={!open}
-        say="typing"
-        onSay={setBar}
-      />
+      <PressureField className="w-32" label={`Pressure, ${units.pressure}`} value={bar} disabled={!open} say="typing" onSay={setBar} />
       <p className="pb-1">
         <span className="text-2xl">{bar === null ? '–' : sayForce(pushForceN(boreMm, bar), units)}</span> on the piston
       </p>
       <p className={`pb-2 text-[13px] ${tooMuch ? 'font-bold text-red' : 'text-ink2'}`}>
         {tooMuch ? 'Past the limit of ' : 'limit '}
-        {pressureIn(limit.maxBar, units).toFixed(0)} {units.pressure}
+        {fixed(pressureIn(limit.maxBar, units), 0)} {units.pressure}
         {'; '}
         {limit.enough
-          ? `about ${pressureIn(limit.neededBar, units).toFixed(1)} ${units.pressure} is usual for this`
-          : `this usually takes ${pressureIn(limit.neededBar, units).toFixed(0)} ${units.pressure}: do not expect it to move, and do not turn it up`}
+          ? `about ${fixed(pressureIn(limit.neededBar, units), 1)} ${units.pressure} is usual for this`
+          : `this usually takes ${fixed(pressureIn(limit.neededBar, units), 0)} ${units.pressure}: do not expect it to move, and do not turn it up`}
         {air &&
-          `. Shop air at ${pressureIn(SHOP_AIR_BAR, units).toFixed(0)} ${units.pressure} would be ${sayForce(pushForceN(boreMm, SHOP_AIR_BAR), units)}.`}
+          `. Shop air at ${fixed(pressureIn(SHOP_AIR_BAR, units), 0)} ${units.pressure} would be ${sayForce(pushForceN(boreMm, SHOP_AIR_BAR), units)}.`}
       </p>
     </div>
   );

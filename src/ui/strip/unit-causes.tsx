@@ -1,39 +1,25 @@
 'use client';
 
-import { useEffect, useState } from 'react';
-import type { Find } from '@/core/book-in/book-in-doors';
+import { findAction } from '@/app/actions/book-in';
 import { CAUSE_NAMES, CAUSES, type CauseName } from '@/core/book-in/cause';
 import type { UnitCauses as CausesOfUnit } from '@/core/unit/unit-causes';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
-import type { SaveAction, UnitTarget } from '../unit/unit-actions';
+import { useRead } from '../shell/reads';
+import { useStation } from '../unit/station-context';
 import { Causes } from './causes';
 
 /** The likely causes of a unit that is in the shop, worked out when they are looked at; what is tested and found out stays with it. */
-export function UnitCauses({
-  target,
-  tag,
-  find,
-  open,
-}: {
-  readonly target: UnitTarget;
-  readonly tag: string;
-  readonly find: SaveAction<Find>;
-  readonly open: boolean;
-}) {
-  const { save, saving, acceptTheirs } = useSave(find, target);
-  const [known, setKnown] = useState<CausesOfUnit | 'waiting' | 'no line'>('waiting');
-  // biome-ignore lint/correctness/useExhaustiveDependencies: what is likely follows from what the unit's version holds
-  useEffect(() => {
-    const ask = async (): Promise<void> => setKnown((await (await fetch(`/api/v1/units/${tag}/causes`)).json()) as CausesOfUnit);
-    ask().catch(() => setKnown('no line'));
-  }, [tag, target.version]);
-  if (known === 'waiting') return <p className="text-ink2">Working it out …</p>;
-  if (known === 'no line') return <p role="status">No connection. Load the page again when it is back.</p>;
+export function UnitCauses({ open }: { readonly open: boolean }) {
+  const { target, tag } = useStation();
+  const { save, saving, decide } = useSave(findAction);
+  const { data: known, isError } = useRead<CausesOfUnit>(`/api/v1/units/${tag}/causes?v=${target.version}`);
+  if (isError) return <p role="status">No connection. Load the page again when it is back.</p>;
+  if (known === undefined) return <p className="text-ink2">Working it out …</p>;
   const { likely, next, tests, confirmed, finished } = known;
   return (
     <div>
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <SaveNote saving={saving} onDecide={decide} />
       <Causes
         likely={likely}
         next={next}

@@ -2,14 +2,13 @@
 
 import { useState } from 'react';
 import { sayLength, sayNominal } from '@/core/quantity/say';
-import type { Units } from '@/core/quantity/units';
 import { queryOf } from '@/core/schema/sheet';
 import { type ClutchAnswer, clutchRelease } from '@/core/set/clutch';
 import { CLUTCH_FIELDS, type ClutchField, type ClutchSheet, clutchQuestion, sayClutch } from '@/core/sums/clutch-sheet';
-import { NumberField } from '../field/number-field';
-import { ForceField, LengthField } from '../field/quantity-field';
+import { ForceField, LengthField, NumberField } from '../field/quantity-field';
+import { useUnits } from '../shell/units-context';
+import { useAddress } from '../shell/use-address';
 import { SumButtons } from './sum-buttons';
-import { useAddress } from './use-address';
 
 const LENGTHS: readonly (readonly [ClutchField, string])[] = [
   ['master', 'Master bore'],
@@ -26,7 +25,8 @@ const PLAIN: readonly (readonly [ClutchField, string])[] = [
 ];
 
 /** Does the clutch free? From the pedal’s travel to the bearing’s, with what gap, hose and air take. It stands in the address. */
-export function Clutch({ start, units }: { readonly start: ClutchSheet; readonly units: Units }) {
+export function Clutch({ start }: { readonly start: ClutchSheet }) {
+  const units = useUnits();
   const [sheet, setSheet] = useState(start);
   useAddress('/sums/clutch', queryOf(sheet, CLUTCH_FIELDS));
   const say = (f: ClutchField) => (value: number | null) => setSheet((s) => ({ ...s, [f]: value ?? undefined }));
@@ -35,7 +35,7 @@ export function Clutch({ start, units }: { readonly start: ClutchSheet; readonly
   const lines = question === undefined || answer === undefined ? [] : sayClutch(question, answer, units);
   return (
     <div className="grid gap-4">
-      <ClutchDrawing sheet={sheet} answer={answer} units={units} />
+      <ClutchDrawing sheet={sheet} answer={answer} />
       <div className="flex flex-wrap items-end gap-3">
         {LENGTHS.map(([f, label]) => (
           <LengthField
@@ -45,7 +45,6 @@ export function Clutch({ start, units }: { readonly start: ClutchSheet; readonly
             fine={f === 'master' || f === 'slave' || f === 'gap'}
             say="typing"
             value={sheet[f] ?? null}
-            units={units}
             onSay={say(f)}
           />
         ))}
@@ -57,7 +56,6 @@ export function Clutch({ start, units }: { readonly start: ClutchSheet; readonly
           className="w-40"
           say="typing"
           value={sheet.force ?? null}
-          units={units}
           onSay={say('force')}
         />
       </div>
@@ -80,15 +78,8 @@ export function Clutch({ start, units }: { readonly start: ClutchSheet; readonly
 const [WIDTH, HEIGHT, PER_MM] = [760, 180, 1.6];
 
 /** Pedal, master, slave and fork; bores to one scale. */
-function ClutchDrawing({
-  sheet,
-  answer,
-  units,
-}: {
-  readonly sheet: ClutchSheet;
-  readonly answer: ClutchAnswer | undefined;
-  readonly units: Units;
-}) {
+function ClutchDrawing({ sheet, answer }: { readonly sheet: ClutchSheet; readonly answer: ClutchAnswer | undefined }) {
+  const units = useUnits();
   const { master = 19.05, slave = 22.225 } = sheet;
   const mm = (value: number | undefined): string => (value === undefined ? '?' : `${sayLength(value, units)} ${units.length}`);
   const cylinder = (x: number, dia: number) => (

@@ -1,12 +1,12 @@
 'use client';
 
 import { Trash2 } from 'lucide-react';
-import type { Units } from '@/core/quantity/units';
 import type { Circuit } from '@/core/set/circuits';
 import type { SheetCylinder } from '@/core/sums/hydraulics-sheet';
 import { Choices } from '../field/choices';
-import { NumberField } from '../field/number-field';
-import { LengthField } from '../field/quantity-field';
+import { LengthField, NumberField } from '../field/quantity-field';
+import { TextField } from '../field/text-field';
+import { useUnits } from '../shell/units-context';
 
 const CIRCUITS: readonly { readonly value: Circuit; readonly text: string }[] = [
   { value: 'rear', text: 'rear circuit' },
@@ -17,31 +17,26 @@ const CIRCUITS: readonly { readonly value: Circuit; readonly text: string }[] = 
 export function CylinderRows({
   cylinders,
   tandem,
-  units,
   onSay,
 }: {
   readonly cylinders: readonly SheetCylinder[];
   readonly tandem: boolean;
-  readonly units: Units;
   readonly onSay: (cylinders: readonly SheetCylinder[]) => void;
 }) {
+  const units = useUnits();
   const change = (i: number, more: Partial<SheetCylinder>): void => onSay(cylinders.map((c, n) => (n === i ? { ...c, ...more } : c)));
   return (
     <fieldset className="grid min-w-0 gap-2">
       <legend className="label">Cylinders</legend>
       {cylinders.map((c, i) => (
         <div key={i} className="flex flex-wrap items-end gap-2">
-          <label className="label mb-0 w-32">
-            Which
-            <input className="field text-ink" value={c.id} maxLength={40} onChange={(e) => change(i, { id: e.target.value })} />
-          </label>
+          <TextField label="Which" className="w-32" value={c.id} maxLength={40} onSay={(text) => change(i, { id: text })} />
           <LengthField
             label={`Bore, ${units.length}`}
             className="w-28"
             fine
             say="typing"
             value={c.diaMm}
-            units={units}
             onSay={(mm) => mm !== null && mm > 0 && change(i, { diaMm: mm })}
           />
           <NumberField
@@ -56,7 +51,6 @@ export function CylinderRows({
             fine
             say="typing"
             value={c.travelMm}
-            units={units}
             onSay={(mm) => mm !== null && mm >= 0 && change(i, { travelMm: mm })}
           />
           {tandem && (

@@ -4,16 +4,15 @@ import { useState } from 'react';
 import { contactsOf, type Touch } from '@/core/fluid/contact';
 import { FLUID_NAMES, FLUIDS } from '@/core/fluid/fluid';
 import { type Bears, bears, RUBBER_NAMES, RUBBERS } from '@/core/fluid/rubber';
-import type { Units } from '@/core/quantity/units';
 import { fluidAsText, fluidQuery } from '@/core/sums/fluid-sheet';
 import { Contacts } from '../close-up/contacts';
 import { TouchForm } from '../close-up/touch-form';
+import { useAddress } from '../shell/use-address';
 import { Scroll } from '../unit/scroll';
 import { SumButtons } from './sum-buttons';
-import { useAddress } from './use-address';
 
 /** What touches what, on its own: fluid against rubber against lubricant, and one fluid after another. It stands in the address. */
-export function Fluids({ start, units }: { readonly start: Touch; readonly units: Units }) {
+export function Fluids({ start }: { readonly start: Touch }) {
   const [touch, setTouch] = useState(start);
   useAddress('/sums/fluids', fluidQuery(touch));
   return (
@@ -22,7 +21,7 @@ export function Fluids({ start, units }: { readonly start: Touch; readonly units
         <BearsTable touch={touch} />
       </Scroll>
       <div className="grid gap-6 md:grid-cols-2">
-        <TouchForm touch={touch} stated={null} units={units} onSay={setTouch} />
+        <TouchForm touch={touch} stated={null} onSay={setTouch} />
         <div aria-live="polite">
           <Contacts contacts={contactsOf(touch, [], [])} />
         </div>

@@ -2,26 +2,25 @@
 
 import { useState } from 'react';
 import { holeAnswer, holeProblems, type PinnedHole } from '@/core/pedal-end/hole';
-import type { Units } from '@/core/quantity/units';
 import type { Rules } from '@/core/rules/rule-set';
 import { queryOf } from '@/core/schema/sheet';
 import { HOLE_FIELDS } from '@/core/sums/pedal-sheets';
-import { NumberField } from '../field/number-field';
+import { NumberField } from '../field/quantity-field';
 import { HoleDrawing } from '../pedal-end/hole-drawing';
 import { HoleFields, wholeHole } from '../pedal-end/hole-fields';
+import { useUnits } from '../shell/units-context';
+import { useAddress } from '../shell/use-address';
 import { SumButtons } from './sum-buttons';
-import { useAddress } from './use-address';
 
 /** How worn a clevis hole and its pin are, and what that costs at the pedal. It stands in the address. */
 export function Hole({
   start,
   rules,
-  units,
 }: {
   readonly start: Partial<PinnedHole> & { readonly ratio?: number };
   readonly rules: Pick<Rules, 'holeWearMm' | 'holeOvalMm'>;
-  readonly units: Units;
 }) {
+  const units = useUnits();
   const [hole, setHole] = useState<Partial<PinnedHole>>(start);
   const [ratio, setRatio] = useState<number | null>(start.ratio ?? null);
   useAddress('/sums/hole', queryOf({ ...hole, ratio }, HOLE_FIELDS));
@@ -30,9 +29,9 @@ export function Hole({
   const answer = whole === undefined || problems.length > 0 ? undefined : holeAnswer(whole, ratio, rules, units);
   return (
     <div className="grid gap-4">
-      <HoleDrawing hole={hole} units={units} />
+      <HoleDrawing hole={hole} />
       <div className="flex flex-wrap items-end gap-3">
-        <HoleFields hole={hole} units={units} onSay={setHole} />
+        <HoleFields hole={hole} onSay={setHole} />
         <NumberField label="Pedal ratio" value={ratio} onSay={setRatio} />
       </div>
       <div aria-live="polite">

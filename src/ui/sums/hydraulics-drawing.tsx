@@ -1,21 +1,14 @@
 import { sayForce, sayNominal } from '@/core/quantity/say';
-import type { Units } from '@/core/quantity/units';
 import type { HydraulicsSheet } from '@/core/sums/hydraulics-sheet';
+import { useUnits } from '../shell/units-context';
 
 const [WIDTH, HEIGHT] = [760, 190];
 /** Bores are drawn to one scale, so that one sees which is the larger. */
 const PER_MM = 1.6;
 
 /** Pedal, master and cylinders in a line, bores to one scale; each figure stands where it acts. */
-export function HydraulicsDrawing({
-  sheet,
-  units,
-  pressure,
-}: {
-  readonly sheet: HydraulicsSheet;
-  readonly units: Units;
-  readonly pressure: string | undefined;
-}) {
+export function HydraulicsDrawing({ sheet, pressure }: { readonly sheet: HydraulicsSheet; readonly pressure: string | undefined }) {
+  const units = useUnits();
   const { bore = 22.225, force, ratio } = sheet;
   const master = bore * PER_MM;
   const shown = sheet.cylinders.slice(0, 4);

@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
+import { fixed } from '@/core/quantity/figure';
 import { sayForce, sayLength, sayNominal } from '@/core/quantity/say';
-import type { Units } from '@/core/quantity/units';
 import { circuitStates, pedalCurve } from '@/core/set/circuits';
 import { hydraulics } from '@/core/set/hydraulics';
 import {
@@ -14,17 +14,19 @@ import {
   splitQuestion,
 } from '@/core/sums/hydraulics-sheet';
 import { hydraulicsAsText, sayCircuit, sayMPa, sayOption } from '@/core/sums/say-hydraulics';
-import { DASHES, LineChart } from '../chart/line-chart';
-import { NumberField } from '../field/number-field';
-import { ForceField, LengthField } from '../field/quantity-field';
+import { DASHES } from '../chart/dashes';
+import { LineChart } from '../chart/late-chart';
+import { ForceField, LengthField, NumberField } from '../field/quantity-field';
+import { useUnits } from '../shell/units-context';
+import { useAddress } from '../shell/use-address';
 import { Scroll } from '../unit/scroll';
 import { CylinderRows } from './cylinder-rows';
 import { HydraulicsDrawing } from './hydraulics-drawing';
 import { SumButtons } from './sum-buttons';
-import { useAddress } from './use-address';
 
 /** What a change of bore does: a row for each bore, the pedal’s force over its travel, and a tandem with one circuit lost. It stands in the address. */
-export function Hydraulics({ start, units }: { readonly start: HydraulicsSheet; readonly units: Units }) {
+export function Hydraulics({ start }: { readonly start: HydraulicsSheet }) {
+  const units = useUnits();
   const [sheet, setSheet] = useState(start);
   useAddress('/sums/hydraulics', hydraulicsQuery(sheet));
   const say = (f: HydraulicsField) => (value: number | null) => setSheet((s) => ({ ...s, [f]: value ?? undefined }));
@@ -41,30 +43,22 @@ export function Hydraulics({ start, units }: { readonly start: HydraulicsSheet; 
       fine={f === 'bore'}
       say="typing"
       value={sheet[f] ?? null}
-      units={units}
       onSay={say(f)}
     />
   );
   return (
     <div className="grid gap-4">
-      <HydraulicsDrawing sheet={sheet} units={units} pressure={base === undefined ? undefined : sayMPa(base.pressureMPa, units)} />
+      <HydraulicsDrawing sheet={sheet} pressure={base === undefined ? undefined : sayMPa(base.pressureMPa, units)} />
       <div className="flex flex-wrap items-end gap-3">
-        <ForceField
-          label={`Pedal force, ${units.force}`}
-          className="w-40"
-          units={units}
-          value={sheet.force ?? null}
-          onSay={say('force')}
-          say="typing"
-        />
+        <ForceField label={`Pedal force, ${units.force}`} className="w-40" value={sheet.force ?? null} onSay={say('force')} say="typing" />
         <NumberField label="Pedal ratio" value={sheet.ratio ?? null} onSay={say('ratio')} />
         <NumberField label="Boost, times" value={sheet.boost ?? null} onSay={say('boost')} />
         {length('bore', 'Master bore')}
         {length('stroke', 'Master stroke, in all')}
       </div>
-      <CylinderRows cylinders={sheet.cylinders} tandem={sheet.rearStroke !== undefined} units={units} onSay={setCylinders} />
+      <CylinderRows cylinders={sheet.cylinders} tandem={sheet.rearStroke !== undefined} onSay={setCylinders} />
       <div className="flex flex-wrap items-end gap-3">
-        <OtherBores others={sheet.others} units={units} onSay={(others) => setSheet((s) => ({ ...s, others }))} />
+        <OtherBores others={sheet.others} onSay={(others) => setSheet((s) => ({ ...s, others }))} />
         {length('rearStroke', 'Tandem: rear chamber’s stroke')}
         <NumberField label="Hoses give, ml/MPa" value={sheet.hose ?? null} onSay={say('hose')} />
         <NumberField label="Fluid in it, ml" value={sheet.volume ?? null} onSay={say('volume')} />
@@ -94,11 +88,11 @@ export function Hydraulics({ start, units }: { readonly start: HydraulicsSheet; 
                       ⌀ {sayNominal(r.masterDiaMm)}
                     </th>
                     <td className="cell">{sayMPa(r.pressureMPa, units)}</td>
-                    <td className="cell">{r.volumeMl.toFixed(2)} ml</td>
+                    <td className="cell">{fixed(r.volumeMl, 2)} ml</td>
                     <td className="cell">
                       {sayLength(r.strokeUsedMm, units)} {units.length}
                     </td>
-                    <td className={`cell ${r.reservePct < 0 ? 'text-red' : ''}`}>{r.reservePct.toFixed(0)} %</td>
+                    <td className={`cell ${r.reservePct < 0 ? 'text-red' : ''}`}>{fixed(r.reservePct, 0)} %</td>
                     <td className="cell">
                       {sayLength(r.pedalTravelMm, units)} {units.length}
                     </td>
@@ -147,15 +141,8 @@ export function Hydraulics({ start, units }: { readonly start: HydraulicsSheet; 
 }
 
 /** Bores to compare with, kept as they were typed until the field is left. */
-function OtherBores({
-  others,
-  units,
-  onSay,
-}: {
-  readonly others: readonly number[];
-  readonly units: Units;
-  readonly onSay: (mm: readonly number[]) => void;
-}) {
+function OtherBores({ others, onSay }: { readonly others: readonly number[]; readonly onSay: (mm: readonly number[]) => void }) {
+  const units = useUnits();
   return (
     <div className="flex flex-wrap items-end gap-2">
       {[...others, null].slice(0, 6).map((mm, i) => (
@@ -165,7 +152,6 @@ function OtherBores({
           className="w-32"
           fine
           value={mm}
-          units={units}
           onSay={(next) => onSay([...others.slice(0, i), ...(next === null || next <= 0 ? [] : [next]), ...others.slice(i + 1)])}
         />
       ))}

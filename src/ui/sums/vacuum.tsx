@@ -5,8 +5,8 @@ import { sayVacuumHold, VACUUM_COVERS, type VacuumSample, vacuumHold, vacuumMean
 import type { Rules } from '@/core/rules/rule-set';
 import { samplesQuery } from '@/core/sums/pedal-sheets';
 import { VacuumEntry } from '../pedal-end/vacuum-entry';
+import { useAddress } from '../shell/use-address';
 import { SumButtons } from './sum-buttons';
-import { useAddress } from './use-address';
 
 /** Does a booster hold its vacuum? It stands in the address, thinned where a log is long. */
 export function Vacuum({ start, rules }: { readonly start: readonly VacuumSample[]; readonly rules: Pick<Rules, 'vacuumDropKPa'> }) {

@@ -1,3 +1,4 @@
+import { rewritten } from '@/core/quantity/figure';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import { STATION_WORDS, type Station } from '@/core/station';
 import { EVENT_KINDS } from '@/core/unit/event-kind';
@@ -11,7 +12,7 @@ export const HistoryLines = ({ lines, now }: { readonly lines: readonly FoldedLi
         <span>
           {EVENT_KINDS[h.kind]}
           {h.count > 1 ? ` × ${h.count}` : ''}
-          <span className="text-ink2">{h.note === '' ? '' : `: ${STATION_WORDS[h.note as Station] ?? h.note}`}</span>
+          <span className="text-ink2">{h.note === '' ? '' : `: ${STATION_WORDS[h.note as Station] ?? rewritten(h.note)}`}</span>
         </span>
         <span className="shrink-0 text-ink2" title={sayFullDate(h.at)}>
           {h.by} · {sayWhen(h.at, now)}

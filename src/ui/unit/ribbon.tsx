@@ -1,6 +1,6 @@
 'use client';
 
-import { type Stop, saySkip } from '@/core/route/route';
+import { STOP_WORDS, type Stop, saySkip } from '@/core/route/route';
 import { sayWhyNot } from '@/core/route/why-not';
 import { STATION_WORDS, type Station } from '@/core/station';
 import { Go } from '../shell/go';
@@ -32,7 +32,7 @@ export function Ribbon({ tag, route, here }: { readonly tag: string; readonly ro
         >
           <StopSign state={stop.state} />
           {STATION_WORDS[stop.station]}
-          <span className="sr-only">{stop.state}</span>
+          <span className="sr-only">{STOP_WORDS[stop.state]}</span>
         </Go>
       ))}
     </nav>

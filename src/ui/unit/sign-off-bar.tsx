@@ -1,34 +1,30 @@
 'use client';
 
-import { useState } from 'react';
-import { may, type Role } from '@/core/people/role';
+import { signOffAction } from '@/app/actions/unit';
+import { may } from '@/core/people/role';
 import type { Station } from '@/core/station';
-import type { SignOff } from '@/core/unit/unit-doors';
+import { ActionFormFrame } from '../form/action-form';
+import { fieldsOf } from '../form/fields';
+import { useUnitForm } from '../form/use-action-form';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
-import type { SaveAction, UnitTarget } from './unit-actions';
+import { useStation } from './station-context';
 
 /** Signs a station off; says what is missing while it may not be, and lets a lead pass over it with a reason. */
 export function SignOffBar({
-  target,
   station,
   text,
   unmet,
-  role,
-  signOff,
   note = '',
 }: {
-  readonly target: UnitTarget;
   readonly station: Station;
   readonly text: string;
   /** What is missing, in words. */
   readonly unmet: readonly string[];
-  readonly role: Role;
-  readonly signOff: SaveAction<SignOff>;
   readonly note?: string;
 }) {
-  const { save, saving, acceptTheirs } = useSave(signOff, target);
-  const [reason, setReason] = useState('');
+  const { role } = useStation();
+  const { save, saving, decide } = useSave(signOffAction);
   const busy = saving.kind === 'saving';
   return (
     <div className="grid gap-2">
@@ -46,29 +42,28 @@ export function SignOffBar({
           {unmet.map((u) => (
             <p key={u}>{u}</p>
           ))}
-          {may(role, 'override') && may(role, 'bench') && (
-            <form
-              className="mt-2 flex flex-wrap gap-2"
-              onSubmit={(e) => {
-                e.preventDefault();
-                void save({ station, note, override: reason });
-              }}
-            >
-              <input
-                className="field max-w-xs"
-                aria-label="Reason for passing over this"
-                placeholder="Reason; stands on the certificate"
-                value={reason}
-                onChange={(e) => setReason(e.target.value)}
-              />
-              <button type="submit" className="btn-quiet" disabled={reason.trim().length < 3 || busy}>
-                Override as lead
-              </button>
-            </form>
-          )}
+          {may(role, 'override') && may(role, 'bench') && <PassOver station={station} note={note} />}
         </div>
       )}
-      <SaveNote saving={saving} onAcceptTheirs={acceptTheirs} />
+      <SaveNote saving={saving} onDecide={decide} />
     </div>
+  );
+}
+
+const { Text } = fieldsOf<{ readonly override: string }>();
+
+/** A lead passes over what is missing, with a reason. */
+function PassOver({ station, note }: { readonly station: Station; readonly note: string }) {
+  const passing = useUnitForm(signOffAction, { override: '' }, ({ override }) => ({ station, note, override }));
+  return (
+    <ActionFormFrame of={passing} submit="Override as lead" quiet className="mt-2 flex flex-wrap gap-2">
+      <Text
+        name="override"
+        label="Reason for passing over this"
+        hideLabel
+        placeholder="Reason; stands on the certificate"
+        className="max-w-xs flex-1"
+      />
+    </ActionFormFrame>
   );
 }

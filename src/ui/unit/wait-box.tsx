@@ -1,39 +1,34 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
+import { endWaitAction, startWaitAction } from '@/app/actions/unit';
 import type { Person } from '@/core/people/role';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import { sayWait } from '@/core/quantity/say-wait';
 import type { Timer } from '@/core/unit/timer';
-import type { EndWait, StartWait as StartWaitSent } from '@/core/unit/unit-doors';
 import { USUAL_WAITS } from '@/core/unit/usual-waits';
+import { ActionFormFrame } from '../form/action-form';
+import { fieldsOf } from '../form/fields';
+import { useUnitForm } from '../form/use-action-form';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
 import { useNow } from '../shell/use-now';
-import type { SaveAction, UnitTarget } from './unit-actions';
 
 type Owner = Pick<Person, 'id' | 'name'>;
 
 /** The unit's waits, and a way to start one. */
 export function WaitBox({
-  target,
   timers,
   people,
   me,
-  startWait,
-  endWait,
   open,
 }: {
-  readonly target: UnitTarget;
   readonly timers: readonly Timer[];
   readonly people: readonly Owner[];
   readonly me: string;
-  readonly startWait: SaveAction<StartWaitSent>;
-  readonly endWait: SaveAction<EndWait>;
   readonly open: boolean;
 }) {
-  const starting = useSave(startWait, target, 'adds');
-  const ending = useSave(endWait, target);
+  const ending = useSave(endWaitAction);
   const running = timers.filter((t) => t.doneAt === null);
   const now = useNow(running.length > 0);
   const [asking, setAsking] = useState(false);
@@ -63,86 +58,42 @@ export function WaitBox({
           Start a wait …
         </button>
       )}
-      {open && asking && (
-        <StartWait
-          people={people}
-          me={me}
-          onStart={(wait) => {
-            setAsking(false);
-            void starting.save(wait);
-          }}
-        />
-      )}
-      <SaveNote saving={starting.saving} onAcceptTheirs={starting.acceptTheirs} />
-      <SaveNote saving={ending.saving} onAcceptTheirs={ending.acceptTheirs} />
+      {open && asking && <StartWait people={people} me={me} onDone={() => setAsking(false)} />}
+      <SaveNote saving={ending.saving} onDecide={ending.decide} />
     </section>
   );
 }
 
 const UNIT_MIN = { min: 1, h: 60, d: 1440 } as const;
+const UNIT_WORDS = { min: 'min', h: 'hours', d: 'days' } as const;
 type TimeUnit = keyof typeof UNIT_MIN;
-const usual = (minutes: number): readonly [number, TimeUnit] =>
-  minutes % 1440 === 0 ? [minutes / 1440, 'd'] : minutes % 60 === 0 ? [minutes / 60, 'h'] : [minutes, 'min'];
+type Starting = { readonly label: string; readonly amount: number | null; readonly unit: TimeUnit; readonly ownerId: string };
+const { Select, Amount } = fieldsOf<Starting>();
+const usual = (minutes: number): Pick<Starting, 'amount' | 'unit'> => {
+  const unit = minutes % 1440 === 0 ? 'd' : minutes % 60 === 0 ? 'h' : 'min';
+  return { amount: minutes / UNIT_MIN[unit], unit };
+};
 
-function StartWait({
-  people,
-  me,
-  onStart,
-}: {
-  readonly people: readonly Owner[];
-  readonly me: string;
-  readonly onStart: (wait: { readonly label: string; readonly minutes: number; readonly ownerId: string }) => void;
-}) {
-  const [label, setLabel] = useState<string>(USUAL_WAITS[0].label);
-  const [[amount, unit], setTime] = useState(usual(USUAL_WAITS[0].minutes));
-  const [ownerId, setOwnerId] = useState(me);
-  const minutes = amount * UNIT_MIN[unit];
-  const first = useRef<HTMLSelectElement>(null);
-  useEffect(() => first.current?.focus(), []);
+function StartWait({ people, me, onDone }: { readonly people: readonly Owner[]; readonly me: string; readonly onDone: () => void }) {
+  const start: Starting = { label: USUAL_WAITS[0].label, ...usual(USUAL_WAITS[0].minutes), ownerId: me };
+  const starting = useUnitForm(
+    startWaitAction,
+    start,
+    ({ label, amount, unit, ownerId }) => ({ label, minutes: amount === null ? null : amount * UNIT_MIN[unit], ownerId }),
+    { kind: 'adds', done: onDone },
+  );
+  const { setValue } = starting.form;
+  const take = (label: string): void => {
+    const { amount, unit } = usual(USUAL_WAITS.find((w) => w.label === label)?.minutes ?? 60);
+    setValue('amount', amount);
+    setValue('unit', unit);
+  };
   return (
-    <div className="flex flex-wrap items-end gap-2">
-      <select
-        ref={first}
-        className="field w-auto"
-        aria-label="Wait for"
-        value={label}
-        onChange={(e) => {
-          setLabel(e.target.value);
-          setTime(usual(USUAL_WAITS.find((w) => w.label === e.target.value)?.minutes ?? 60));
-        }}
-      >
-        {USUAL_WAITS.map((w) => (
-          <option key={w.label}>{w.label}</option>
-        ))}
-      </select>
-      <input
-        type="number"
-        min={1}
-        className="field w-20"
-        aria-label="How long"
-        value={amount}
-        onChange={(e) => setTime([Number(e.target.value), unit])}
-      />
-      <select
-        className="field w-auto"
-        aria-label="Minutes, hours or days"
-        value={unit}
-        onChange={(e) => setTime([amount, e.target.value as TimeUnit])}
-      >
-        <option value="min">min</option>
-        <option value="h">hours</option>
-        <option value="d">days</option>
-      </select>
-      <select className="field w-auto" aria-label="Who looks after it" value={ownerId} onChange={(e) => setOwnerId(e.target.value)}>
-        {people.map((p) => (
-          <option key={p.id} value={p.id}>
-            {p.name}
-          </option>
-        ))}
-      </select>
-      <button type="button" className="btn-quiet" disabled={!(minutes >= 1)} onClick={() => onStart({ label, minutes, ownerId })}>
-        Start
-      </button>
-    </div>
+    <ActionFormFrame of={starting} submit="Start" quiet className="flex flex-wrap items-end gap-2">
+      <Select name="label" label="Wait for" hideLabel autoFocus options={USUAL_WAITS.map((w) => w.label)} then={take} />
+      <Amount name="amount" label="How long" className="w-20" />
+      <Select name="unit" label="Minutes, hours or days" hideLabel options={['min', 'h', 'd']} say={UNIT_WORDS} />
+      <Select name="ownerId" label="Who looks after it" hideLabel options={people.map((p) => ({ value: p.id, text: p.name }))} />
+    </ActionFormFrame>
   );
 }

@@ -4,15 +4,11 @@ import { causeModel, finishedUnits } from '@/db/book-in/findings';
 import { theDb } from '@/db/engine/connection';
 import { currentVariants } from '@/db/family/variants';
 import { BookIn } from '@/ui/book-in/book-in';
-import { unitsOf } from '../../_server/preferences';
-import { bookInAction } from '../../actions/book-in';
 
 export const metadata: Metadata = { title: 'Book in' };
 
 export default async function BookInPage() {
   const db = await theDb();
-  const [units, variants, model, finished] = await Promise.all([unitsOf(), currentVariants(db), causeModel(db), finishedUnits(db)]);
-  return (
-    <BookIn units={units} variants={variants} model={learned(model.likelihoods, finished)} finished={finished} bookIn={bookInAction} />
-  );
+  const [variants, model, finished] = await Promise.all([currentVariants(db), causeModel(db), finishedUnits(db)]);
+  return <BookIn variants={variants} model={learned(model.likelihoods, finished)} finished={finished} />;
 }

@@ -1,6 +1,8 @@
 import type { Metadata } from 'next';
+import { sayInAddress, sortIn } from '@/core/schema/sort';
 import { theDb } from '@/db/engine/connection';
-import { type BookPlace, leftUnits } from '@/db/rack/rack';
+import { promisesKept } from '@/db/plan/promises-kept';
+import { BOOK_SORTS, type BookPlace, leftUnits } from '@/db/rack/rack';
 import { type Comebacks, comebacks } from '@/db/unit/lives';
 import { UnitList } from '@/ui/rack/unit-list';
 import { Go } from '@/ui/shell/go';
@@ -10,31 +12,50 @@ export const metadata: Metadata = { title: 'Book' };
 /** Units on one page of the book. */
 const PAGE = 50;
 
-export default async function BookPage({ searchParams }: { readonly searchParams: Promise<{ behind?: string; from?: string }> }) {
+export default async function BookPage({
+  searchParams,
+}: {
+  readonly searchParams: Promise<{ behind?: string; from?: string; sort?: string }>;
+}) {
   const db = await theDb();
-  const { behind, from } = await searchParams;
+  const { behind, from, sort: asked } = await searchParams;
+  const sort = sortIn(asked, BOOK_SORTS) ?? { by: 'when', way: 'down' as const };
   const place = placeIn(behind);
   const before = place === null ? 0 : Math.max(0, Number(from) || 0);
-  const [{ units, inAll }, back] = await Promise.all([leftUnits(db, place, PAGE), comebacks(db)]);
+  const [{ units, inAll }, back, promises] = await Promise.all([leftUnits(db, place, PAGE, sort), comebacks(db), promisesKept(db)]);
   const last = units.at(-1);
-  const shown = units.length === 0 ? '' : `; ${before + 1} to ${before + units.length}, the newest first`;
+  const shown = units.length === 0 ? '' : `; ${before + 1} to ${before + units.length}`;
   return (
     <div className="px-4 py-4">
       <h1 className="mb-1 text-xl font-bold">Book</h1>
       <p className="mb-3 text-ink2">
         {inAll} {inAll === 1 ? 'unit has' : 'units have'} left the shop{shown}.
       </p>
+      {place === null && promises.asked > 0 && (
+        <p className="mb-3">
+          Of {promises.asked} that were promised by the plan, {promises.kept} were ready by the date that was to hold at 9 in 10:{' '}
+          <b>{Math.round((100 * promises.kept) / promises.asked)} in 100</b>.
+        </p>
+      )}
       {place === null && <CameBack all={back} />}
-      <UnitList units={units} now={Date.now()} empty="Every unit that has left stands here with its whole history. None has yet." />
+      <UnitList
+        units={units}
+        now={Date.now()}
+        empty="Every unit that has left stands here with its whole history. None has yet."
+        sorted={{ sort, page: '/book' }}
+      />
       <nav aria-label="Pages of the book" className="mt-3 flex gap-3">
         {place !== null && (
-          <Go className="btn-quiet" href="/book">
-            Newest
+          <Go className="btn-quiet" href={`/book?sort=${sayInAddress(sort)}`}>
+            First page
           </Go>
         )}
         {last !== undefined && last.exitAt !== null && before + units.length < inAll && (
-          <Go className="btn-quiet" href={`/book?behind=${last.exitAt}.${last.tagNo}&from=${before + units.length}`}>
-            Older
+          <Go
+            className="btn-quiet"
+            href={`/book?sort=${sayInAddress(sort)}&behind=${last.exitAt}.${last.tagNo}&from=${before + units.length}`}
+          >
+            Next page
           </Go>
         )}
       </nav>

@@ -1,18 +1,26 @@
 import type { Metadata } from 'next';
+import { redirect } from 'next/navigation';
+import { scannedTag } from '@/core/unit/scanned-tag';
+import { tagOf } from '@/core/unit/unit-record';
 import { theDb } from '@/db/engine/connection';
 import { findUnits } from '@/db/rack/rack';
 import { UnitList } from '@/ui/rack/unit-list';
+import { LabelCamera } from '@/ui/shell/label-camera';
 
 export const metadata: Metadata = { title: 'Find' };
 
 export default async function FindPage({ searchParams }: { readonly searchParams: Promise<{ q?: string }> }) {
   const text = (await searchParams).q?.trim() ?? '';
   const { units, inAll, counted } = await findUnits(await theDb(), text);
+  // A whole tag is one unit: that is what was looked for.
+  const tag = scannedTag(text);
+  if (units.some((u) => tagOf(u) === tag)) redirect(`/units/${tag}`);
   return (
     <div className="px-4 py-4">
       <h1 className="mb-3 text-xl font-bold">
         {text === '' ? 'Find' : `${counted === 'all' ? inAll : `More than ${inAll}`} found for “${text}”`}
       </h1>
+      <LabelCamera />
       {inAll > units.length && <p className="mb-3 text-ink2">The newest {units.length} are shown: one more word finds fewer.</p>}
       <UnitList units={units} now={Date.now()} empty="Units turn up by tag, machine, customer, or the marks on their casting." />
     </div>

@@ -6,7 +6,6 @@ import { rulesInForce, ruleVersions } from '@/db/rules/rules';
 import { RuleTable } from '@/ui/rules/rule-table';
 import { Go } from '@/ui/shell/go';
 import { personOrSignIn } from '../../_server/who';
-import { previewRulesAction, saveRulesAction } from '../../actions/rules';
 
 export const metadata: Metadata = { title: 'Rules' };
 
@@ -43,15 +42,7 @@ export default async function RulesPage() {
         </Go>
         .
       </p>
-      <RuleTable
-        key={set.version}
-        version={set.version}
-        rules={set.rules}
-        schools={set.schools}
-        open={may(person.role, 'rules')}
-        preview={previewRulesAction}
-        save={saveRulesAction}
-      />
+      <RuleTable key={set.version} version={set.version} rules={set.rules} schools={set.schools} open={may(person.role, 'rules')} />
       <h2 className="head mt-5 mb-1">VERSIONS</h2>
       <ol className="border border-line bg-sheet px-3">
         {versions.map((v) => (

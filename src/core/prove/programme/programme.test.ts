@@ -10,7 +10,7 @@ import { figureOf, newStep, withFigure } from './new-step';
 import { sayDoing, sayStep } from './say-step';
 import { ANSWERS, judgeSeen, type Seen } from './seen';
 import { FIGURES, isRunStep, isSeenStep, type SeenStep, STEP_KINDS, STEPS, type Step, type StepOf } from './step';
-import { RunStepDoor, StepDoor, StepsDoor } from './step-door';
+import { RunStepSchema, StepSchema, StepsSchema } from './step-schema';
 import { suspectsOf } from './suspects';
 import { usualSteps, workingChambers } from './usual';
 
@@ -25,21 +25,34 @@ describe('the usual programmes', () => {
     const usual = usualSteps(FAMILIES[kind]);
     expect(programmeFaults(FAMILIES[kind], usual)).toEqual([]);
     expect(programmeCautions(usual)).toEqual([]);
-    expect(StepsDoor.parse(JSON.parse(JSON.stringify(usual)))).toEqual(usual);
+    expect(StepsSchema.parse(JSON.parse(JSON.stringify(usual)))).toEqual(usual);
     expect(usual.at(-1)?.kind).toBe('weep');
   });
 
   test('a tandem has each circuit held alone, a master its port tried, what has no bore is only held', () => {
     expect(steps.filter((s) => s.kind === 'hold' && s.chamber !== null).map((s) => s.chamber)).toEqual(['rear', 'front']);
     expect(workingChambers(tandem)).toEqual(['rear', 'front']);
-    expect(steps.filter((s) => s.need === 'must').map((s) => s.id)).toEqual(['dry-stroke', 'low-hold', 'port', 'hold-rear', 'hold-front']);
+    expect(steps.filter((s) => s.need === 'must').map((s) => s.id)).toEqual([
+      'dry-stroke',
+      'low-hold',
+      'port',
+      'port-front',
+      'hold-rear',
+      'hold-front',
+    ]);
+    expect(steps.filter((s) => s.kind === 'port').map((s) => s.chamber)).toEqual(['rear', 'front']);
+    expect(
+      usualSteps(FAMILIES['master-single'])
+        .filter((s) => s.kind === 'port')
+        .map((s) => [s.id, s.chamber]),
+    ).toEqual([['port', null]]);
     expect(usualSteps(FAMILIES['hard-line']).map((s) => s.kind)).toEqual(['air-hold', 'hold', 'weep']);
     expect(usualSteps(FAMILIES['master-single']).map((s) => s.kind)).toContain('residual');
     expect([usualSteps(FAMILIES.booster), usualSteps(FAMILIES.linkage)]).toEqual([[], []]);
   });
 });
 
-describe('the door of a step', () => {
+describe('the schema of a step', () => {
   const hold = stepOf('hold');
   test.each<[string, object, string]>([
     ['a figure out of its range', { ...hold, targetBar: 500 }, 'targetBar'],
@@ -48,13 +61,13 @@ describe('the door of a step', () => {
     ['no figure at all where one must be', { ...hold, rampS: null }, 'rampS'],
     ['a kind that there is none of', { ...hold, kind: 'prayer' }, 'kind'],
   ])('%s is refused by its path', (_, step, path) => {
-    const read = StepDoor.safeParse(step);
+    const read = StepSchema.safeParse(step);
     expect(read.success).toBe(false);
     expect(read.error?.issues.map((i) => i.path.join('.'))).toContain(path);
   });
   test('a limit may be left to the rules; a run is of a step that makes a trace', () => {
-    expect(StepDoor.safeParse({ ...hold, limitMlPerMin: null }).success).toBe(true);
-    expect([RunStepDoor.safeParse(hold).success, RunStepDoor.safeParse(stepOf('weep')).success]).toEqual([true, false]);
+    expect(StepSchema.safeParse({ ...hold, limitMlPerMin: null }).success).toBe(true);
+    expect([RunStepSchema.safeParse(hold).success, RunStepSchema.safeParse(stepOf('weep')).success]).toEqual([true, false]);
     expect(STEP_KINDS.filter((kind) => STEPS[kind].by === 'both')).toEqual(['port']);
     expect([isRunStep(stepOf('port')), isSeenStep(stepOf('port')), isSeenStep(hold)]).toEqual([true, true, false]);
   });
@@ -86,7 +99,7 @@ describe('what is wrong with a programme', () => {
   test('a new step starts as the family has it, or with figures of its own; what its kind has not is not taken', () => {
     for (const kind of STEP_KINDS) {
       const step = newStep(wheel, kind, 'mine');
-      expect([step.id, StepDoor.safeParse(step).success]).toEqual(['mine', true]);
+      expect([step.id, StepSchema.safeParse(step).success]).toEqual(['mine', true]);
     }
     const hold = newStep(wheel, 'hold', 'mine');
     expect(figureOf(withFigure(hold, 'holdS', 40), 'holdS')).toBe(40);

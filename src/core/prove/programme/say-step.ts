@@ -1,11 +1,12 @@
 import type { Family } from '../../family/family';
+import { fixed, upTo } from '../../quantity/figure';
 import { pressureIn } from '../../quantity/say';
 import type { Units } from '../../quantity/units';
 import { isRunStep, STEPS, type Step } from './step';
 import { isMaster } from './usual';
 
 const bar = (value: number, units: Units): string =>
-  `${units.pressure === 'bar' ? Number(value.toFixed(1)) : pressureIn(value, units).toFixed(0)} ${units.pressure}`;
+  `${units.pressure === 'bar' ? upTo(value, 1) : fixed(pressureIn(value, units), 0)} ${units.pressure}`;
 
 /** A step in the fewest words that tell it from its neighbours: "hold, 80 bar, rear". */
 export const sayStep = (step: Step, units: Units): string =>

@@ -1,3 +1,4 @@
+import { fixed } from '../../quantity/figure';
 import type { SeenStep } from './step';
 
 /** Where it was wet when it failed; it narrows down what to look at. */
@@ -46,14 +47,14 @@ const ofReadings = (step: SeenStep, [from, to]: readonly [number, number]): Seen
     const drop = from - to;
     return {
       outcome: drop <= step.dropBar + READ_BAR ? 'pass' : 'fail',
-      text: `Air fell from ${from.toFixed(2)} to ${to.toFixed(2)} bar in ${step.holdS} s; ${step.dropBar} bar is allowed.`,
+      text: `Air fell from ${fixed(from, 2)} to ${fixed(to, 2)} bar in ${step.holdS} s; ${step.dropBar} bar is allowed.`,
     };
   }
   if (step.kind !== 'sink') return undefined;
   const sunk = Math.abs(to - from);
   return {
     outcome: sunk <= step.travelMm + READ_MM ? 'pass' : 'fail',
-    text: `The rod sank by ${sunk.toFixed(2)} mm in ${step.holdS} s; ${step.travelMm} mm is allowed.`,
+    text: `The rod sank by ${fixed(sunk, 2)} mm in ${step.holdS} s; ${step.travelMm} mm is allowed.`,
   };
 };
 

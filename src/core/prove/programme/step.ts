@@ -1,4 +1,4 @@
-/** A figure of a step, as a form asks for it and a door checks it. `blank`: what it is when nobody gives one. */
+/** A figure of a step, as a form asks for it and a schema checks it. `blank`: what it is when nobody gives one. */
 type FigureInfo = { readonly label: string; readonly unit: string; readonly min: number; readonly max: number; readonly blank?: string };
 const figure = (label: string, unit: string, min: number, max: number, blank?: string): FigureInfo => ({
   label,

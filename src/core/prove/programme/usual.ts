@@ -73,19 +73,20 @@ export const usualSteps = (family: Family): readonly Step[] => {
         ]
       : []),
     ...(master
-      ? [
-          {
-            id: 'port',
+      ? alone.map(
+          (chamber, i): Step => ({
+            // The first has the name that it had when all ports were asked for together.
+            id: i === 0 ? 'port' : `port-${chamber}`,
             kind: 'port',
             need: 'must',
-            chamber: null,
+            chamber,
             targetBar: 10,
             rampS: 4,
             withinS: 1,
-            why: 'A shut port keeps the brakes on, more with every degree that the fluid warms.',
+            why: 'A shut port keeps the brakes on, more with every degree that the fluid warms. Each circuit has one of its own.',
             means: 'The port is blocked, or the cup still covers it at rest: rod too long, spring tired, cup swollen.',
-          } as const,
-        ]
+          }),
+        )
       : []),
     ...(family.slots.some((s) => s.kind === 'residual-valve')
       ? [

@@ -9,9 +9,7 @@ import { lotFindings } from '@/db/store/findings';
 import { movesOf, openOrders, usesOf } from '@/db/store/stock';
 import { ArticlePage } from '@/ui/store/article-page';
 import { StorePlaces } from '@/ui/store/store-places';
-import { unitsOf } from '../../../_server/preferences';
 import { personOrSignIn } from '../../../_server/who';
-import { correctStockAction, faultLotAction, orderAction, receiveAction, reorderAction } from '../../../actions/store';
 
 type Params = { readonly params: Promise<{ readonly number: string }> };
 
@@ -19,7 +17,7 @@ export const generateMetadata = async ({ params }: Params): Promise<Metadata> =>
 
 export default async function KitPage({ params }: Params) {
   const number = decodeURIComponent((await params).number);
-  const [db, units, person, now] = [await theDb(), await unitsOf(), await personOrSignIn(), Date.now()];
+  const [db, person, now] = [await theDb(), await personOrSignIn(), Date.now()];
   const article = await articleOf(db, number, now);
   if (article === undefined) notFound();
   const [moves, orders, uses, findings, fitments] = await Promise.all([
@@ -42,10 +40,8 @@ export default async function KitPage({ params }: Params) {
         used={used.length}
         computedReorder={reorderPoint({ ...article, reorderAt: null }, used, now)}
         fits={fitments.entries.map((f) => f.what).filter((f) => f.kits.includes(number))}
-        units={units}
         now={now}
         open={may(person.role, 'kit')}
-        actions={{ receive: receiveAction, correct: correctStockAction, fault: faultLotAction, order: orderAction, reorder: reorderAction }}
       />
     </div>
   );

@@ -1,8 +1,6 @@
 import type { Metadata } from 'next';
 import { ArticleForm } from '@/ui/store/article-form';
 import { StorePlaces } from '@/ui/store/store-places';
-import { unitsOf } from '../../../_server/preferences';
-import { saveArticleAction } from '../../../actions/store';
 
 export const metadata: Metadata = { title: 'Enter a kit' };
 
@@ -13,12 +11,7 @@ export default async function NewArticlePage({ searchParams }: { readonly search
     <div className="px-4 py-4">
       <h1 className="mb-1 text-xl font-bold">{type === 'kit' ? 'Enter a kit' : 'Enter a sundry'}</h1>
       <StorePlaces here="article" />
-      <ArticleForm
-        start={{ ...start, items: [{ kind: 'cup', name: 'cup', qty: 1, dims: {} }] }}
-        known={false}
-        units={await unitsOf()}
-        save={saveArticleAction}
-      />
+      <ArticleForm start={{ ...start, items: [{ kind: 'cup', name: 'cup', qty: 1, dims: {} }] }} known={false} />
     </div>
   );
 }

@@ -7,7 +7,6 @@ import { theDb } from '@/db/engine/connection';
 import { CauseTable } from '@/ui/rules/cause-table';
 import { Go } from '@/ui/shell/go';
 import { personOrSignIn } from '../../../_server/who';
-import { saveCausesAction } from '../../../actions/book-in';
 
 export const metadata: Metadata = { title: 'Causes' };
 
@@ -31,7 +30,6 @@ export default async function CausesPage() {
         stated={model.likelihoods}
         moved={learned(model.likelihoods, finished)}
         open={may(person.role, 'rules')}
-        save={saveCausesAction}
       />
     </div>
   );

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { FAMILIES } from '@/core/family/families';
 import { UNIT_KINDS } from '@/core/family/family-name';
-import { familyOf } from '@/core/family/variant-door';
+import { familyOf } from '@/core/family/variant-schema';
 import { theDb } from '@/db/engine/connection';
 import { currentVariants } from '@/db/family/variants';
 import { FamilyCard } from '@/ui/family/family-card';

@@ -5,15 +5,13 @@ import { checksOf, instruments } from '@/db/gauge/instruments';
 import { rulesInForce } from '@/db/rules/rules';
 import { GaugeList } from '@/ui/rules/gauge-list';
 import { Go } from '@/ui/shell/go';
-import { unitsOf } from '../../../_server/preferences';
 import { personOrSignIn } from '../../../_server/who';
-import { addInstrumentAction, newTokenAction, retireInstrumentAction } from '../../../actions/gauge';
 
 export const metadata: Metadata = { title: 'Gauges' };
 
 export default async function GaugesPage() {
   const db = await theDb();
-  const [{ rules }, person, units, all] = [await rulesInForce(db), await personOrSignIn(), await unitsOf(), await instruments(db)];
+  const [{ rules }, person, all] = [await rulesInForce(db), await personOrSignIn(), await instruments(db)];
   const gauges = await Promise.all(all.map(async (i) => ({ ...i, checks: await checksOf(db, i.id) })));
   return (
     <div className="max-w-4xl px-4 py-4">
@@ -25,16 +23,7 @@ export default async function GaugesPage() {
           Rules
         </Go>
       </p>
-      <GaugeList
-        gauges={gauges}
-        units={units}
-        rules={rules}
-        now={Date.now()}
-        open={may(person.role, 'rules')}
-        add={addInstrumentAction}
-        retire={retireInstrumentAction}
-        newToken={newTokenAction}
-      />
+      <GaugeList gauges={gauges} rules={rules} now={Date.now()} open={may(person.role, 'rules')} />
     </div>
   );
 }

@@ -1,7 +1,5 @@
 import type { ReactNode } from 'react';
-import type { Units } from '@/core/quantity/units';
 import type { Query } from '@/core/schema/sheet';
-import { unitsOf } from '../../../_server/preferences';
 
 export type SumSearch = { readonly searchParams: Promise<Query> };
 
@@ -10,11 +8,11 @@ export async function SumPage({
   title,
   searchParams,
   children,
-}: SumSearch & { readonly title: string; readonly children: (query: Query, units: Units) => ReactNode | Promise<ReactNode> }) {
+}: SumSearch & { readonly title: string; readonly children: (query: Query) => ReactNode | Promise<ReactNode> }) {
   return (
     <div className="max-w-5xl px-4 py-4">
       <h1 className="mb-3 text-xl font-bold">{title}</h1>
-      {await children(await searchParams, await unitsOf())}
+      {await children(await searchParams)}
     </div>
   );
 }

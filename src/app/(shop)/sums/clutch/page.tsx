@@ -8,6 +8,6 @@ export const metadata: Metadata = { title: 'Clutch release' };
 
 export default ({ searchParams }: SumSearch) => (
   <SumPage title="Clutch release" searchParams={searchParams}>
-    {(query, units) => <Clutch start={numbersIn(query, CLUTCH_FIELDS)} units={units} />}
+    {(query) => <Clutch start={numbersIn(query, CLUTCH_FIELDS)} />}
   </SumPage>
 );

@@ -7,6 +7,6 @@ export const metadata: Metadata = { title: 'What touches what' };
 
 export default ({ searchParams }: SumSearch) => (
   <SumPage title="What touches what" searchParams={searchParams}>
-    {(query, units) => <Fluids start={fluidSheetOf(query)} units={units} />}
+    {(query) => <Fluids start={fluidSheetOf(query)} />}
   </SumPage>
 );

@@ -9,9 +9,9 @@ export const metadata: Metadata = { title: 'Pushrod gap' };
 
 export default ({ searchParams }: SumSearch) => (
   <SumPage title="Pushrod gap" searchParams={searchParams}>
-    {async (query, units) => {
+    {async (query) => {
       const { windowMinMm, windowMaxMm, gapTargetMm } = (await rulesInForce(await theDb())).rules;
-      return <GapWorksheet start={gapSheetOf(query)} rules={{ windowMinMm, windowMaxMm, gapTargetMm }} units={units} address="/sums/gap" />;
+      return <GapWorksheet start={gapSheetOf(query)} rules={{ windowMinMm, windowMaxMm, gapTargetMm }} address="/sums/gap" />;
     }}
   </SumPage>
 );

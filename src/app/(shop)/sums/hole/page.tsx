@@ -10,9 +10,9 @@ export const metadata: Metadata = { title: 'Clevis hole and pin' };
 
 export default ({ searchParams }: SumSearch) => (
   <SumPage title="Clevis hole and pin" searchParams={searchParams}>
-    {async (query, units) => {
+    {async (query) => {
       const { holeWearMm, holeOvalMm } = (await rulesInForce(await theDb())).rules;
-      return <Hole start={numbersIn(query, HOLE_FIELDS)} rules={{ holeWearMm, holeOvalMm }} units={units} />;
+      return <Hole start={numbersIn(query, HOLE_FIELDS)} rules={{ holeWearMm, holeOvalMm }} />;
     }}
   </SumPage>
 );

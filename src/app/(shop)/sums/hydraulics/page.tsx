@@ -7,6 +7,6 @@ export const metadata: Metadata = { title: 'What another bore does' };
 
 export default ({ searchParams }: SumSearch) => (
   <SumPage title="What another bore does" searchParams={searchParams}>
-    {(query, units) => <Hydraulics start={hydraulicsSheetOf(query)} units={units} />}
+    {(query) => <Hydraulics start={hydraulicsSheetOf(query)} />}
   </SumPage>
 );

@@ -1,7 +1,7 @@
 import { notFound, redirect } from 'next/navigation';
 import { tagNumber, tagOf } from '@/core/unit/unit-record';
+import { unitOfTag } from '@/db/engine/cached-units';
 import { theDb } from '@/db/engine/connection';
-import { unitOfTag } from '@/db/engine/kept-units';
 
 /** A unit's address leads to the station where it is. */
 export default async function UnitPage({ params }: { readonly params: Promise<{ tag: string }> }) {

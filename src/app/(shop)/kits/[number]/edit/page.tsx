@@ -4,8 +4,6 @@ import { theDb } from '@/db/engine/connection';
 import { articleOf } from '@/db/store/catalogue';
 import { ArticleForm } from '@/ui/store/article-form';
 import { StorePlaces } from '@/ui/store/store-places';
-import { unitsOf } from '../../../../_server/preferences';
-import { saveArticleAction } from '../../../../actions/store';
 
 export const metadata: Metadata = { title: 'Change a kit' };
 
@@ -19,12 +17,7 @@ export default async function EditArticlePage({ params }: { readonly params: Pro
         Change <span className="text-brass">{number}</span>
       </h1>
       <StorePlaces here="article" />
-      <ArticleForm
-        start={{ number, type, name, price, leadDays, note, supersededBy, items }}
-        known={true}
-        units={await unitsOf()}
-        save={saveArticleAction}
-      />
+      <ArticleForm start={{ number, type, name, price, leadDays, note, supersededBy, items }} known={true} />
     </div>
   );
 }

@@ -8,8 +8,6 @@ import { theDb } from '@/db/engine/connection';
 import { storedFitment } from '@/db/identify/fitments';
 import { FitmentForm } from '@/ui/identify/fitment-form';
 import { StorePlaces } from '@/ui/store/store-places';
-import { unitsOf } from '../../../../_server/preferences';
-import { saveFitmentAction } from '../../../../actions/store';
 
 export const metadata: Metadata = { title: 'Fitment' };
 
@@ -34,13 +32,7 @@ export default async function FitmentPage({ params }: { readonly params: Promise
     <div className="px-4 py-4">
       <h1 className="mb-1 text-xl font-bold">{id === 'new' ? 'Enter a fitment' : 'Change a fitment'}</h1>
       <StorePlaces here="fitments" />
-      <FitmentForm
-        start={fitment}
-        known={id !== 'new'}
-        families={FAMILY_NAMES.map((name) => ({ name, label: FAMILIES[name].label }))}
-        units={await unitsOf()}
-        save={saveFitmentAction}
-      />
+      <FitmentForm start={fitment} known={id !== 'new'} families={FAMILY_NAMES.map((name) => ({ name, label: FAMILIES[name].label }))} />
     </div>
   );
 }

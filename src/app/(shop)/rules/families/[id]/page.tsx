@@ -4,13 +4,14 @@ import { geometryAt, partFacing } from '@/core/family/family';
 import { PART_KINDS } from '@/core/family/part-kind';
 import { may } from '@/core/people/role';
 import { sayLength, sayNominal } from '@/core/quantity/say';
+import { boreDrawings } from '@/core/unit/bore-drawing';
 import { wholeParts } from '@/core/unit/drawn-parts';
 import { LIP_WORDS, Lip } from '@/ui/drawing/lip';
 import { SectionView } from '@/ui/drawing/section-view';
 import { Go } from '@/ui/shell/go';
 import { Scroll } from '@/ui/unit/scroll';
 import { TableHead } from '@/ui/unit/table-head';
-import { familyByAddress } from '../../../../_server/family-door';
+import { familyByAddress } from '../../../../_server/family-request';
 import { unitsOf } from '../../../../_server/preferences';
 import { personOrSignIn } from '../../../../_server/who';
 
@@ -50,10 +51,7 @@ export default async function FamilyPage({ params }: Params) {
       {geometry !== null && (
         <div className="mb-4 border border-line bg-sheet p-3">
           <SectionView
-            family={family}
-            geometry={geometry}
-            units={units}
-            parts={wholeParts(family)}
+            bores={boreDrawings(family, { geometry, morePots: [] }).map((b) => ({ ...b, parts: wholeParts(family) }))}
             trayHref=""
             svgHref={`/api/v1/families/${id}/section.svg`}
           />

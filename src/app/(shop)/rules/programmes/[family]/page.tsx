@@ -10,9 +10,7 @@ import { programmeInForce } from '@/db/prove/programmes';
 import { programmeVersions } from '@/db/prove/save-programme';
 import { ProgrammeEditor } from '@/ui/prove/programme-editor';
 import { Go } from '@/ui/shell/go';
-import { unitsOf } from '../../../../_server/preferences';
 import { personOrSignIn } from '../../../../_server/who';
-import { saveProgrammeAction } from '../../../../actions/programme';
 
 type Params = { readonly params: Promise<{ readonly family: string }> };
 
@@ -30,12 +28,7 @@ export default async function ProgrammePage(params: Params) {
   const kind = await kindOf(params);
   if (kind === undefined) notFound();
   const db = await theDb();
-  const [programme, versions, person, units] = await Promise.all([
-    programmeInForce(db, kind),
-    programmeVersions(db, kind),
-    personOrSignIn(),
-    unitsOf(),
-  ]);
+  const [programme, versions, person] = await Promise.all([programmeInForce(db, kind), programmeVersions(db, kind), personOrSignIn()]);
   const family = FAMILIES[kind];
   return (
     <div className="px-4 py-4">
@@ -52,9 +45,7 @@ export default async function ProgrammePage(params: Params) {
         family={kind}
         programme={programme}
         chambers={workingChambers(family)}
-        units={units}
         open={may(person.role, 'rules')}
-        save={saveProgrammeAction}
       />
       {versions.length > 0 && (
         <ol className="mt-4 text-[13px]" aria-label="Versions">

@@ -1,13 +1,10 @@
 import { SignOffBar } from '@/ui/unit/sign-off-bar';
-import { signOffAction } from '../../../../actions/unit';
 import { NotNow } from './not-now';
 import type { AtStation } from './station-page';
 
 /** Signs the station off while it is its turn. */
 export const SignOff = ({ at, text }: { readonly at: AtStation; readonly text: string }) =>
-  at.stop?.state === 'now' && (
-    <SignOffBar target={at.target} station={at.station} text={text} unmet={at.unmet} role={at.person.role} signOff={signOffAction} />
-  );
+  at.stop?.state === 'now' && <SignOffBar station={at.station} text={text} unmet={at.unmet} />;
 
 /** Beside the work: the sign-off, or why it is not its turn. */
 export const SignOffAside = ({ at, text }: { readonly at: AtStation; readonly text: string }) => (

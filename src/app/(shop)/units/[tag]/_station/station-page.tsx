@@ -1,54 +1,55 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
-import { benchOf, newestOf } from '@/core/bench/bench-record';
-import { roleOf } from '@/core/family/family-name';
-import { laneOf } from '@/core/family/lane';
-import { openingsOf } from '@/core/finish/finish';
-import { may, type Person } from '@/core/people/role';
+import { capital } from '@/core/capital';
+import { chamberSpan } from '@/core/family/chamber-span';
+import { may, type Person, type Role } from '@/core/people/role';
+import { sayDia } from '@/core/quantity/say';
 import type { Units } from '@/core/quantity/units';
-import { cautionsAt } from '@/core/route/cautions';
-import { type Stop, whyNotNow } from '@/core/route/route';
+import { type Stop, stationNow, whyNotNow } from '@/core/route/route';
 import { sayWhyNot, whyNotDone } from '@/core/route/why-not';
 import type { Rules } from '@/core/rules/rule-set';
-import type { Schools } from '@/core/rules/schools';
-import { STATION_WORDS, STATIONS, type Station } from '@/core/station';
+import type { Branch } from '@/core/shop/branch';
+import { STATION_WORDS, type Station } from '@/core/station';
+import { boreDrawings, lanesIn, partsIn } from '@/core/unit/bore-drawing';
+import { boresOf, hasPot, inPot, potName } from '@/core/unit/bores';
 import { drawnParts } from '@/core/unit/drawn-parts';
-import { factsOf, judgedMarks, routeOfUnit, trayWayOf } from '@/core/unit/facts-of';
-import { finishBody } from '@/core/unit/finish-body';
-import { foldHistory, undoable } from '@/core/unit/history';
-import { newestPhotos } from '@/core/unit/shown-photos';
-import { stationPicture } from '@/core/unit/station-picture';
+import { currentGauging, currentVerdict, factsOf, judgedMarks, routeOfUnit } from '@/core/unit/facts-of';
+import { EACH_BORE, isToDo, potToDo } from '@/core/unit/pot-to-do';
+import { type StationPicture, stationPicture } from '@/core/unit/station-picture';
 import { tagNumber, tagOf, type UnitRecord } from '@/core/unit/unit-record';
+import { unitOfTag } from '@/db/engine/cached-units';
 import { theDb } from '@/db/engine/connection';
-import { unitOfTag } from '@/db/engine/kept-units';
-import { everyone } from '@/db/people/people';
+import { staff } from '@/db/people/people';
 import { rulesInForce } from '@/db/rules/rules';
 import { historyOf } from '@/db/unit/history';
 import { otherLives } from '@/db/unit/lives';
-import { FinishFold } from '@/ui/finish/finish-fold';
-import { Ledger } from '@/ui/unit/ledger';
+import type { DrawnBore } from '@/ui/drawing/section-view';
+import { Go } from '@/ui/shell/go';
+import { NextStation } from '@/ui/unit/next-station';
 import { Ribbon } from '@/ui/unit/ribbon';
-import type { UnitTarget } from '@/ui/unit/unit-actions';
+import { type AtUnit, StationProvider } from '@/ui/unit/station-context';
 import { UnitHead } from '@/ui/unit/unit-head';
-import { unitsOf } from '../../../../_server/preferences';
+import { headAt, unitsOf } from '../../../../_server/preferences';
+import { shopNow } from '../../../../_server/shop-now';
 import { personOrSignIn } from '../../../../_server/who';
-import { findCuredAction, putOnFinishAction } from '../../../../actions/finish';
-import { leaveAction, reopenAction } from '../../../../actions/release';
-import { endWaitAction, startWaitAction, undoAction } from '../../../../actions/unit';
+import { Ledger } from './ledger';
 
 /** A unit at a station, and who looks at it: what the station's page is made from. */
 export type AtStation = {
   readonly record: UnitRecord;
-  readonly target: UnitTarget;
+  /** Which of its bores the page is about, from 1, and the record as that bore sees it. */
+  readonly pot: number;
+  readonly bore: UnitRecord;
   readonly station: Station;
   readonly stop: Stop | undefined;
   readonly person: Person;
-  readonly everyone: readonly Person[];
+  readonly staff: readonly Person[];
   readonly units: Units;
   readonly rules: Rules;
-  readonly schools: Schools;
   readonly inShop: boolean;
+  /** Of the shop; none in a shop of one place. */
+  readonly branches: readonly Branch[];
   /** It is this station's turn, and this person may do its work. */
   readonly atWork: boolean;
   /** What is missing before it may be signed off, in words. */
@@ -59,20 +60,9 @@ export type AtStation = {
   readonly asked: { readonly [name: string]: string | readonly string[] | undefined };
 };
 
-/** Steps that the ledger shows; all are on a page of their own. */
-const STEPS_SHOWN = 6;
-
 type Params = {
   readonly params: Promise<{ readonly tag: string }>;
   readonly searchParams?: Promise<{ readonly [name: string]: string | readonly string[] | undefined }>;
-};
-
-const LEDGER_ACTIONS = {
-  startWait: startWaitAction,
-  endWait: endWaitAction,
-  undo: undoAction,
-  reopen: reopenAction,
-  leave: leaveAction,
 };
 
 export const titled =
@@ -84,132 +74,118 @@ export const stationPage = (station: Station, work: (at: AtStation) => ReactNode
   async function StationPage({ params, searchParams }: Params) {
     const number = tagNumber((await params).tag);
     const db = await theDb();
-    const record = number === undefined ? undefined : await unitOfTag(db, number);
-    if (record === undefined) notFound();
-    const { unit } = record;
-    const person = await personOrSignIn();
-    const [lives, units, { rules, schools }, people, history] = await Promise.all([
-      otherLives(db, unit),
+    const [record, person, units, { rules, schools }, people, { settings }] = await Promise.all([
+      number === undefined ? undefined : unitOfTag(db, number),
+      personOrSignIn(),
       unitsOf(),
       rulesInForce(db),
-      everyone(db),
-      historyOf(db, unit.id),
+      staff(db),
+      shopNow(),
     ]);
-    const steps = foldHistory(history);
+    if (record === undefined) notFound();
+    const { unit } = record;
+    const [lives, history] = await Promise.all([otherLives(db, unit), historyOf(db, unit.id)]);
     const now = Date.now();
     const route = routeOfUnit(record);
     const stop = route.find((s) => s.station === station);
     const inShop = unit.exit === null;
-    const target = { unitId: unit.id, version: unit.version };
+    const asked = (await searchParams) ?? {};
+    const named = Number(asked.pot);
+    const pot = hasPot(unit, named) ? named : (potToDo(record, station) ?? 1);
     const at: AtStation = {
       record,
-      target,
+      pot,
+      bore: inPot(record, pot),
       station,
       stop,
       person,
-      everyone: people,
+      staff: people,
       units,
       rules,
-      schools,
       inShop,
-      atWork: inShop && whyNotNow(station, route).length === 0 && may(person.role, 'bench'),
+      branches: settings.branches,
+      atWork: mayWork(station, record, route, person.role),
       unmet: whyNotDone(station, factsOf(record)).map(sayWhyNot),
-      ledger: (
-        <>
-          {inShop && may(person.role, 'bench') && <Finishes record={record} station={station} target={target} />}
-          <Ledger
-            target={target}
-            tag={tagOf(unit)}
-            station={station}
-            person={person}
-            people={people.map(({ id, name }) => ({ id, name }))}
-            inShop={inShop}
-            cautions={cautionsAt(station, record.family)}
-            notes={stationNotes(record, station)}
-            timers={record.timers}
-            photos={newestPhotos(record)}
-            photosInAll={record.photos.length}
-            phase={trayWayOf(record)}
-            history={steps.slice(0, STEPS_SHOWN)}
-            stepsInAll={steps.length}
-            undoable={inShop ? undoable(history, person)?.kind : undefined}
-            reopenable={reopenable(record)}
-            lives={sayLives(lives)}
-            sums={sumsFor(record)}
-            actions={LEDGER_ACTIONS}
-            now={now}
-          />
-        </>
-      ),
+      ledger: <Ledger record={record} station={station} person={person} people={people} history={history} lives={lives} now={now} />,
       now,
-      asked: (await searchParams) ?? {},
+      asked,
     };
+    const target = { unitId: unit.id, version: unit.version };
+    const here: AtUnit = { target, tag: tagOf(unit), rules, schools, role: person.role, pot, now, open: at.atWork, inShop };
     const picture = stationPicture(record, station, at.asked.step);
     return (
-      <>
+      <StationProvider at={here}>
         <UnitHead
           unit={unit}
           job={record.job}
           family={record.family}
-          parts={drawnParts(record, picture.marked)}
-          pressed={picture.pressed}
-          lanes={unit.geometry?.seals.map((s) => laneOf(s, rules.laneMarginMm)) ?? []}
-          marks={judgedMarks(record)}
+          bores={drawnBores(record, picture, rules)}
           stopAtMm={
-            station === 'hone' && record.family.bore === 'blind' && unit.geometry !== null ? unit.geometry.lengthMm - rules.reliefMm : null
+            station === 'hone' && record.family.bore === 'blind' && at.bore.unit.geometry !== null
+              ? at.bore.unit.geometry.lengthMm - rules.reliefMm
+              : null
           }
-          units={units}
-          now={now}
           station={station}
+          start={await headAt(station)}
         />
         <Ribbon tag={tagOf(unit)} route={route} here={station} />
+        <NextStation key={`${tagOf(unit)} ${station}`} next={nextOf(at, route)} />
+        {EACH_BORE.includes(station) && <Pots at={at} />}
         {await work(at)}
-      </>
+      </StationProvider>
     );
   };
 
-const stationNotes = (record: UnitRecord, station: Station): readonly string[] =>
-  record.steps
-    .filter((s) => s.station === station && (s.note !== '' || s.override !== null))
-    .map((s) => (s.override === null ? s.note : `Overridden: ${s.unmet.join(' ')} Reason: ${s.override}`));
+/** Where to go on once this is done: to the bore that is left at this station, else to the station whose turn it is. */
+const nextOf = ({ record, bore, station, stop, inShop }: AtStation, route: readonly Stop[]) => {
+  if (!inShop) return undefined;
+  const page = `/units/${tagOf(record.unit)}`;
+  const left = stop?.state === 'now' ? potToDo(record, station) : undefined;
+  if (left !== undefined && !isToDo(bore, station)) return { href: `${page}/${station}?pot=${left}`, name: potName(record.unit, left) };
+  const next = stop?.state === 'done' ? stationNow(route) : undefined;
+  return next && { href: `${page}/${next}`, name: STATION_WORDS[next] };
+};
 
-/** Stations at which something is put on a body; what cures is told at all of them. */
-const FINISHED_AT: readonly Station[] = ['clean', 'close-up', 'set'];
-
-const Finishes = ({ record, station, target }: Pick<AtStation, 'record' | 'station' | 'target'>) => {
-  const finishes = benchOf(record.bench, 'finish');
-  if (!FINISHED_AT.includes(station) && finishes.every((f) => f.curedAt !== null)) return null;
+/** The bores of a unit that has several, each with its size and how it is judged; the one that the page is about is marked. */
+function Pots({ at: { record, pot, station, units } }: { readonly at: AtStation }) {
+  const bores = boresOf(record);
+  if (bores.length < 2) return null;
   return (
-    <FinishFold
-      target={target}
-      finishes={finishes}
-      body={finishBody(record)}
-      openings={openingsOf(record.family, record.unit.geometry)}
-      putOn={putOnFinishAction}
-      findCured={findCuredAction}
-    />
+    <nav aria-label="Pots" className="flex gap-x-1 overflow-x-auto border-b border-line bg-sheet px-3">
+      {bores.map((b) => (
+        <Go
+          key={b.pot}
+          href={`/units/${tagOf(record.unit)}/${station}?pot=${b.pot}`}
+          aria-current={b.pot === pot ? 'true' : undefined}
+          className={`flex min-h-[44px] shrink-0 items-center gap-1.5 border-b-[3px] px-2 pt-[3px] ${b.pot === pot ? 'border-act font-bold' : 'border-transparent text-ink2'}`}
+        >
+          {capital(b.name)} ⌀ {sayDia(b.geometry.nominalMm, units)}: {sayBore(b.record)}
+        </Go>
+      ))}
+    </nav>
   );
+}
+
+const sayBore = (bore: UnitRecord): string =>
+  currentGauging(bore) === undefined ? 'to be gauged' : (currentVerdict(bore)?.answer.outcome ?? 'to be judged');
+
+/** The unit's bores as the head of its pages draws them. */
+const drawnBores = (record: UnitRecord, { marked, pressed }: StationPicture, rules: Rules): readonly DrawnBore[] => {
+  const parts = drawnParts(record, marked);
+  return boreDrawings(record.family, record.unit).map((bore) => ({
+    ...bore,
+    parts: partsIn(bore, parts, record.family),
+    lanes: lanesIn(bore, rules.laneMarginMm),
+    pressed: [pressed === null ? undefined : chamberSpan(bore.family, bore.geometry, pressed)].filter((span) => span !== undefined),
+    marks: judgedMarks(inPot(record, bore.pot)),
+  }));
 };
 
-const sayLives = ({ before, after }: Awaited<ReturnType<typeof otherLives>>): string | undefined => {
-  if (before === null && after.length === 0) return undefined;
-  return [
-    ...(before === null ? [] : [`It came back: it was here as ${before}.`]),
-    ...after.map((tag) => `It has come back as ${tag}.`),
-  ].join(' ');
+/** Whether this person may do a station's work now; washing and choosing kits go on before and after their turn. */
+const mayWork = (station: Station, record: UnitRecord, route: readonly Stop[], role: Role): boolean => {
+  if (record.unit.exit !== null || record.unit.goesTo !== null) return false;
+  const signedOff = (s: Station): boolean => record.steps.some((x) => x.station === s);
+  if (station === 'clean') return may(role, 'bench');
+  if (station === 'kit') return may(role, 'kit') && signedOff('strip') && !signedOff('close-up');
+  return may(role, 'bench') && whyNotNow(station, route).length === 0;
 };
-
-/** Sums that this unit's own figures start. */
-const sumsFor = ({ unit: { geometry }, family, bench }: UnitRecord): readonly (readonly [string, string])[] => {
-  if (geometry === null) return [];
-  const fluid = newestOf(bench, 'touch')?.fluid;
-  return [
-    ...(roleOf(family) === 'master' ? [[`/sums/hydraulics?bore=${geometry.nominalMm}`, 'Another bore'] as const] : []),
-    ...(roleOf(family) === 'slave' ? [[`/sums/clutch?slave=${geometry.nominalMm}`, 'Clutch release'] as const] : []),
-    [`/sums/fluids${fluid == null ? '' : `?fluid=${fluid}`}`, 'What touches what'],
-  ];
-};
-
-/** Stations that a lead may open again: those signed off, and where a unit that has left was. */
-const reopenable = ({ unit, steps }: UnitRecord): readonly Station[] =>
-  STATIONS.filter((s) => s !== 'book-in' && (steps.some((x) => x.station === s) || (unit.exit !== null && s === unit.station)));

@@ -1,8 +1,6 @@
 import { cleaningBody, cleaningFor, drillingsOf } from '@/core/clean/cleaning';
-import { may } from '@/core/people/role';
 import { Clean } from '@/ui/clean/clean';
 import { StationFrame } from '@/ui/unit/station-frame';
-import { treatAction } from '../../../../actions/strip';
 import { SignOffAside } from '../_station/sign-off';
 import { stationPage, titled } from '../_station/station-page';
 
@@ -13,14 +11,10 @@ export default stationPage('clean', (at) => {
   return (
     <StationFrame title="CLEAN" ledger={at.ledger} aside={<SignOffAside at={at} text="Clean and dry" />}>
       <Clean
-        target={at.target}
         advice={cleaningFor(cleaningBody(unit.material, tray))}
         drillings={drillingsOf(family, unit.geometry, tray)}
         treatments={treatments}
         judged={unit.geometry !== null}
-        units={at.units}
-        treat={treatAction}
-        open={at.inShop && may(at.person.role, 'bench')}
       />
     </StationFrame>
   );

@@ -1,21 +1,10 @@
 import { benchOf } from '@/core/bench/bench-record';
 import { HoleFold } from '@/ui/pedal-end/hole-fold';
-import { noteAtBenchAction } from '../../../../actions/close-up';
 import type { AtStation } from '../_station/station-page';
 
 /** Holes that a pin runs in, of units that have such parts. */
 export const Holes = ({ at }: { readonly at: AtStation }) => {
   const parts = at.record.tray.filter((p) => (p.kind === 'clevis' || p.kind === 'lever') && p.found !== 'absent');
   if (!at.atWork || parts.length === 0) return null;
-  const { holeWearMm, holeOvalMm } = at.rules;
-  return (
-    <HoleFold
-      target={at.target}
-      parts={parts}
-      saved={benchOf(at.record.bench, 'hole')}
-      rules={{ holeWearMm, holeOvalMm }}
-      units={at.units}
-      note={noteAtBenchAction}
-    />
-  );
+  return <HoleFold parts={parts} saved={benchOf(at.record.bench, 'hole')} />;
 };

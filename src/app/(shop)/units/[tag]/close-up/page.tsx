@@ -1,5 +1,7 @@
 import { newestOf } from '@/core/bench/bench-record';
+import type { Torque } from '@/core/close-up/fastening';
 import { closeUpSteps } from '@/core/close-up/guide';
+import { HALVES_SCREWS, sayJoined } from '@/core/close-up/joining';
 import { NO_TOUCH } from '@/core/fluid/contact';
 import { statedRubbers } from '@/core/fluid/rubber';
 import { may } from '@/core/people/role';
@@ -8,13 +10,11 @@ import { isExpired } from '@/core/store/article';
 import { contactsWith, factsOf } from '@/core/unit/facts-of';
 import { hungPhotos } from '@/core/unit/shown-photos';
 import { tagOf, type UnitRecord } from '@/core/unit/unit-record';
+import { otherHalves } from '@/db/close-up/halves';
 import { torquesOf } from '@/db/close-up/torques';
-import { theDb } from '@/db/engine/connection';
+import { type Db, theDb } from '@/db/engine/connection';
 import { CloseUp } from '@/ui/close-up/close-up';
-import { findForgottenAction, noteAtBenchAction, noteTorqueAction } from '../../../../actions/close-up';
-import { spoilPieceAction } from '../../../../actions/kit';
-import { recordPartAction } from '../../../../actions/strip';
-import { startWaitAction } from '../../../../actions/unit';
+import type { Halves } from '@/ui/close-up/join';
 import { NotNow } from '../_station/not-now';
 import { SignOff } from '../_station/sign-off';
 import { stationPage, titled } from '../_station/station-page';
@@ -22,34 +22,24 @@ import { Holes } from './holes';
 
 export const generateMetadata = titled('close-up');
 
-const ACTIONS = {
-  recordPart: recordPartAction,
-  note: noteAtBenchAction,
-  noteTorque: noteTorqueAction,
-  findForgotten: findForgottenAction,
-  startWait: startWaitAction,
-  spoilPiece: spoilPieceAction,
-};
-
 export default stationPage('close-up', async (at) => {
   const { record } = at;
+  const db = await theDb();
+  const torques = await torquesOf(db, record);
   const { family, tray, bench } = record;
   const touch = newestOf(bench, 'touch') ?? NO_TOUCH;
   return (
     <CloseUp
-      target={at.target}
       family={family}
       tray={tray}
-      steps={closeUpSteps(record, await torquesOf(await theDb(), record), at.units)}
+      steps={closeUpSteps(record, torques, at.units)}
       touch={
         contactsWith(record).length === 0 ? null : { saved: touch, stated: statedRubbers(record.setAside), treatments: record.treatments }
       }
       photos={hungPhotos(record)}
-      units={at.units}
       first={firstOf(record, at.now)}
+      halves={await halvesOf(db, record, torques)}
       returns={family.bore === 'none' ? undefined : factsOf(record).stroked}
-      actions={ACTIONS}
-      open={at.atWork}
       mayWork={at.inShop && may(at.person.role, 'bench')}
       ledger={
         <>
@@ -63,6 +53,19 @@ export default stationPage('close-up', async (at) => {
     </CloseUp>
   );
 });
+
+/** Whether it is half of a caliper, and where joining it stands. */
+const halvesOf = async (db: Db, record: UnitRecord, torques: readonly Torque[]): Promise<Halves | null> => {
+  const stands = factsOf(record).halves;
+  if (stands === null) return null;
+  const joined = newestOf(record.bench, 'joined');
+  return {
+    stands,
+    others: await otherHalves(db, record.unit),
+    torque: torques.find((t) => t.slotId === HALVES_SCREWS) ?? null,
+    said: joined === undefined ? null : sayJoined(joined),
+  };
+};
 
 /** What must be done before anything goes in, and where. */
 const firstOf = (record: UnitRecord, now: number) => {

@@ -8,7 +8,6 @@ import { CompareCut } from '@/ui/hone/compare-cut';
 import { Hone } from '@/ui/hone/hone';
 import { Polish } from '@/ui/hone/polish';
 import { StationFrame } from '@/ui/unit/station-frame';
-import { boreCutAction, logPassAction } from '../../../../actions/hone';
 import { NotNow } from '../_station/not-now';
 import { SignOff } from '../_station/sign-off';
 import { stationPage, titled } from '../_station/station-page';
@@ -16,7 +15,7 @@ import { stationPage, titled } from '../_station/station-page';
 export const generateMetadata = titled('hone');
 
 export default stationPage('hone', async (at) => {
-  const { record, target, units, rules, now } = at;
+  const { bore: record, rules } = at;
   const { unit, family } = record;
   const answer = currentVerdict(record)?.answer;
   const startDiaMm = answer === undefined ? null : startDiaOf(answer);
@@ -31,15 +30,10 @@ export default stationPage('hone', async (at) => {
   if (answer?.outcome === 'polish')
     return (
       <Polish
-        target={target}
         stockUm={rules.polishStockUm}
         startDiaMm={startDiaMm}
         material={unit.material}
         passes={passes}
-        units={units}
-        logPass={logPassAction}
-        open={at.atWork}
-        now={now}
         signOff={<SignOff at={at} text="Polished and washed" />}
         ledger={ledger}
       />
@@ -61,15 +55,13 @@ export default stationPage('hone', async (at) => {
             }}
             passes={cut.passes}
             measured={cut.after}
-            units={units}
-            rules={rules}
           />
         )}
       </StationFrame>
     );
   return (
     <Hone
-      target={target}
+      key={at.pot}
       bore={{
         startDiaMm,
         targetDiaMm: answer.targetDiaMm,
@@ -82,12 +74,7 @@ export default stationPage('hone', async (at) => {
         blindEnd: family.bore === 'blind',
       }}
       passes={passes}
-      rates={await ratesFor(await theDb(), unit.material, unit.id)}
-      units={units}
-      rules={rules}
-      actions={{ logPass: logPassAction, boreCut: boreCutAction }}
-      open={at.atWork}
-      now={now}
+      rates={await ratesFor(await theDb(), unit.material, unit.id, at.pot)}
       ledger={ledger}
     />
   );

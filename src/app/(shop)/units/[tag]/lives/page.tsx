@@ -1,10 +1,11 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { sayFullDate } from '@/core/quantity/say-time';
+import { EXIT_WORDS } from '@/core/station';
 import { LIFE_WORDS, type Life, lifeOf } from '@/core/unit/lives';
 import { sayUnit, tagNumber, tagOf, type UnitRecord } from '@/core/unit/unit-record';
+import { unitOfTag } from '@/db/engine/cached-units';
 import { theDb } from '@/db/engine/connection';
-import { unitOfTag } from '@/db/engine/kept-units';
 import { otherLives } from '@/db/unit/lives';
 import { Go } from '@/ui/shell/go';
 import { Scroll } from '@/ui/unit/scroll';
@@ -41,7 +42,7 @@ export default async function LivesPage({ params }: Params) {
                   </Go>
                   <span className="block">
                     {sayFullDate(r.unit.createdAt)}
-                    {r.unit.exitAt === null ? '' : ` – ${r.unit.exit} ${sayFullDate(r.unit.exitAt)}`}
+                    {r.unit.exit === null || r.unit.exitAt === null ? '' : ` – ${EXIT_WORDS[r.unit.exit]} ${sayFullDate(r.unit.exitAt)}`}
                   </span>
                 </th>
               ))}

@@ -4,42 +4,20 @@ import { isRunStep } from '@/core/prove/programme/step';
 import { type Suspect, suspectsOf } from '@/core/prove/programme/suspects';
 import { isMaster } from '@/core/prove/programme/usual';
 import { newestStand, nextStep, openStanding, provableSince, provingOf, type StepStand } from '@/core/unit/proving';
-import { tagOf, type UnitRecord } from '@/core/unit/unit-record';
+import type { UnitRecord } from '@/core/unit/unit-record';
 import { type Db, theDb } from '@/db/engine/connection';
 import { earlierRuns, newestRunOf } from '@/db/prove/prove';
 import { rigQueued } from '@/db/prove/rig-queue';
+import { among } from '@/db/rack/at-branch';
 import { Booster } from '@/ui/pedal-end/booster';
 import { Prove, type ShownRun } from '@/ui/prove/prove';
 import { StationFrame } from '@/ui/unit/station-frame';
-import { noteAtBenchAction, saveVacuumAction } from '../../../../actions/close-up';
-import {
-  abortRunAction,
-  holdLongerAction,
-  leaveRigQueueAction,
-  noteSeenAction,
-  queueForRigAction,
-  reopenAfterFailAction,
-  startRunAction,
-  startStandingAction,
-  storeRunAction,
-} from '../../../../actions/prove';
+import { rigBranch } from '../../../../_server/rig-branch';
 import { NotNow } from '../_station/not-now';
 import { SignOff, SignOffAside } from '../_station/sign-off';
 import { stationPage, titled } from '../_station/station-page';
 
 export const generateMetadata = titled('prove');
-
-const ACTIONS = {
-  start: startRunAction,
-  store: storeRunAction,
-  note: noteSeenAction,
-  stand: startStandingAction,
-  reopen: reopenAfterFailAction,
-  abort: abortRunAction,
-  holdLonger: holdLongerAction,
-  queue: queueForRigAction,
-  unqueue: leaveRigQueueAction,
-};
 
 export default stationPage('prove', async (at) => {
   const { record } = at;
@@ -47,15 +25,7 @@ export default stationPage('prove', async (at) => {
   if (family.proof === 'by-hand')
     return (
       <StationFrame title="PROVE · by hand" ledger={at.ledger} aside={<SignOffAside at={at} text="Proved by hand" />}>
-        <Booster
-          target={at.target}
-          bench={record.bench}
-          rules={{ vacuumDropKPa: at.rules.vacuumDropKPa }}
-          units={at.units}
-          note={noteAtBenchAction}
-          saveVacuum={saveVacuumAction}
-          open={at.atWork}
-        />
+        <Booster bench={record.bench} />
       </StationFrame>
     );
   const db = await theDb();
@@ -65,24 +35,21 @@ export default stationPage('prove', async (at) => {
   const since = provableSince(record) ?? at.now;
   return (
     <Prove
-      target={at.target}
-      tag={tagOf(unit)}
       family={family.name}
-      units={at.units}
       programme={{ version: programme.version }}
       stands={stands}
-      here={here}
+      lookedAt={{
+        here,
+        shown: here === undefined ? undefined : await shownRun(db, record, here),
+        boreMm: isMaster(family) ? (unit.geometry?.nominalMm ?? null) : null,
+        fill: here?.step.kind === 'bench-fill' && unit.geometry !== null ? benchFill(family, unit.geometry) : undefined,
+        failed: here?.stands === 'fail' ? { byWet: byWet(record, here), wet: here.wet } : undefined,
+        standing: here === undefined ? undefined : openStanding(record, here.step.id),
+        photos: record.photos.filter((p) => p.onKind === 'proof' && p.onId === here?.step.id && p.at >= since),
+      }}
       next={next}
       runs={runs}
-      shown={here === undefined ? undefined : await shownRun(db, record, here)}
-      boreMm={isMaster(family) ? (unit.geometry?.nominalMm ?? null) : null}
-      fill={here?.step.kind === 'bench-fill' && unit.geometry !== null ? benchFill(family, unit.geometry) : undefined}
-      failed={here?.stands === 'fail' ? { byWet: byWet(record, here), wet: here.wet } : undefined}
-      standing={here === undefined ? undefined : openStanding(record, here.step.id)}
-      photos={record.photos.filter((p) => p.onKind === 'proof' && p.onId === here?.step.id && p.at >= since)}
-      queue={await rigQueued(db)}
-      actions={ACTIONS}
-      open={at.atWork}
+      queue={await rigQueued(db, among(await rigBranch(), at.branches))}
       ledger={
         <>
           <NotNow stop={at.stop} />

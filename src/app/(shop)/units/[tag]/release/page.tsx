@@ -4,7 +4,6 @@ import { certificateOf } from '@/db/release/release';
 import { Release } from '@/ui/release/release';
 import { Go } from '@/ui/shell/go';
 import { StationFrame } from '@/ui/unit/station-frame';
-import { releaseAction, signAction } from '../../../../actions/release';
 import { NotNow } from '../_station/not-now';
 import { stationPage, titled } from '../_station/station-page';
 
@@ -34,17 +33,7 @@ export default stationPage('release', async (at) => {
           </Go>
         </div>
       )}
-      <Release
-        target={at.target}
-        people={at.everyone}
-        me={at.person}
-        signatures={signatures}
-        needed={family.brake ? 2 : 1}
-        unmet={at.unmet}
-        open={at.atWork}
-        now={at.now}
-        actions={{ sign: signAction, release: releaseAction }}
-      />
+      <Release people={at.staff} me={at.person} signatures={signatures} needed={family.brake ? 2 : 1} unmet={at.unmet} />
     </StationFrame>
   );
 });

@@ -1,6 +1,6 @@
+import { boresToSleeve } from '@/core/unit/facts-of';
 import { Sleeve } from '@/ui/sleeve/sleeve';
 import { StationFrame } from '@/ui/unit/station-frame';
-import { backFromSleevingAction, sendOutAction } from '../../../../actions/sleeve';
 import { NoBore } from '../_station/no-bore';
 import { NotNow } from '../_station/not-now';
 import { stationPage, titled } from '../_station/station-page';
@@ -28,15 +28,11 @@ export default stationPage('sleeve', (at) => {
       }
     >
       <Sleeve
-        target={at.target}
+        dueAt={at.record.unit.dueAt}
         nominalMm={geometry.nominalMm}
         minWallMm={at.rules.sleeveMinWallMm}
         sleevings={at.record.sleevings}
-        units={at.units}
-        open={at.atWork}
-        now={at.now}
-        sendOut={sendOutAction}
-        back={backFromSleevingAction}
+        bores={at.record.unit.morePots.length === 0 ? [] : boresToSleeve(at.record).map((b) => b.name)}
       />
     </StationFrame>
   );

@@ -1,17 +1,15 @@
 import { PART_KINDS } from '@/core/family/part-kind';
+import { boreSizesMm } from '@/core/family/pots';
 import { may } from '@/core/people/role';
 import { guideFor } from '@/core/strip/guide';
 import { bodyOffers } from '@/core/strip/stuck';
 import { hungPhotos } from '@/core/unit/shown-photos';
-import { tagOf } from '@/core/unit/unit-record';
 import { Guide } from '@/ui/strip/guide';
 import { StripViews } from '@/ui/strip/strip';
 import { Stuck } from '@/ui/strip/stuck';
 import { Tray } from '@/ui/strip/tray';
 import { UnitCauses } from '@/ui/strip/unit-causes';
 import { StationFrame } from '@/ui/unit/station-frame';
-import { findAction } from '../../../../actions/book-in';
-import { addPartAction, dropPartAction, recordPartAction, tellStepAction, treatAction } from '../../../../actions/strip';
 import { SignOffAside } from '../_station/sign-off';
 import { stationPage, titled } from '../_station/station-page';
 
@@ -19,9 +17,9 @@ export const generateMetadata = titled('strip');
 
 /** The sides of stripping a unit. The guide comes first while it is being done, the tray after. */
 export default stationPage('strip', (at) => {
-  const { record, target, units, rules, atWork, person } = at;
+  const { record, atWork, person } = at;
   const { unit, family, tray } = record;
-  const steps = guideFor(family, tray);
+  const steps = guideFor(family, tray, record.ticks);
   const ticked = steps.filter((s) => record.ticks.some((t) => t.stepId === s.id)).length;
   const tries = record.treatments.filter((t) => t.state !== null).length;
   return (
@@ -37,35 +35,12 @@ export default stationPage('strip', (at) => {
           {
             id: 'guide',
             title: `Guide ${ticked} of ${steps.length}`,
-            body: (
-              <Guide
-                target={target}
-                family={family}
-                tray={tray}
-                ticks={record.ticks}
-                photos={hungPhotos(record)}
-                units={units}
-                tellStep={tellStepAction}
-                recordPart={recordPartAction}
-                open={atWork}
-              />
-            ),
+            body: <Guide family={family} tray={tray} ticks={record.ticks} photos={hungPhotos(record)} />,
           },
           {
             id: 'tray',
             title: `Tray ${tray.filter((p) => p.found !== null).length} of ${tray.length}`,
-            body: (
-              <Tray
-                target={target}
-                family={family}
-                tray={tray}
-                photos={hungPhotos(record)}
-                units={units}
-                rules={rules}
-                actions={{ recordPart: recordPartAction, addPart: addPartAction, dropPart: dropPartAction }}
-                open={atWork}
-              />
-            ),
+            body: <Tray family={family} tray={tray} photos={hungPhotos(record)} />,
           },
           ...(unit.geometry === null || family.bore === 'none'
             ? []
@@ -75,19 +50,15 @@ export default stationPage('strip', (at) => {
                   title: tries === 0 ? 'Stuck' : `Stuck · tried ${tries}`,
                   body: (
                     <Stuck
-                      target={target}
                       body={{
-                        boreMm: unit.geometry.nominalMm,
+                        boreMm: Math.min(...boreSizesMm(unit)),
+                        pots: boreSizesMm(unit).length,
                         bore: family.bore,
                         material: unit.material,
                         ...bodyOffers(family),
                         plasticOrRubber: tray.some((p) => p.found === null && PART_KINDS[p.kind].stuff !== 'metal'),
                       }}
                       treatments={record.treatments}
-                      units={units}
-                      rules={rules}
-                      treat={treatAction}
-                      open={atWork}
                     />
                   ),
                 },
@@ -95,7 +66,7 @@ export default stationPage('strip', (at) => {
           {
             id: 'causes',
             title: 'Likely causes',
-            body: <UnitCauses target={target} tag={tagOf(unit)} find={findAction} open={may(person.role, 'book-in')} />,
+            body: <UnitCauses open={may(person.role, 'book-in')} />,
           },
         ]}
       />

@@ -3,7 +3,7 @@ import { theDb } from '@/db/engine/connection';
 import { rulesInForce } from '@/db/rules/rules';
 import { inPool, sayNotDone } from '@/pool/pool';
 import { bodyOf } from '../../../../_server/body';
-import { mayCompute, problem } from '../../../../_server/door';
+import { mayCompute, problem } from '../../../../_server/request';
 
 /** Larger bodies than any calculation needs are not read. */
 const LARGEST_MB = 8;

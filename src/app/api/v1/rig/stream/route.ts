@@ -1,7 +1,7 @@
 import type { LiveRun } from '@/core/prove/live-run';
 import { type RigRun, theRig } from '@/ports/rig-run';
-import { problem } from '../../../../_server/door';
 import { eventStream } from '../../../../_server/event-stream';
+import { problem } from '../../../../_server/request';
 import { currentPerson } from '../../../../_server/who';
 
 /** How often at the most a page is told, ms. */

@@ -2,7 +2,7 @@ import { measuredOf } from '@/core/identify/identify-query';
 import { theDb } from '@/db/engine/connection';
 import { identifyInStore } from '@/db/identify/identify';
 import { rulesInForce } from '@/db/rules/rules';
-import { problem } from '../../../../_server/door';
+import { problem } from '../../../../_server/request';
 import { currentPerson } from '../../../../_server/who';
 
 /** Which of the shop's fitments a unit is; its readings are in the query, `family` narrows it. */

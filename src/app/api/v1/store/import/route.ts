@@ -9,7 +9,7 @@ import { planImport } from '@/db/store/import-plan';
 import { theLog } from '@/log';
 import { inPool, sayNotDone } from '@/pool/pool';
 import { bodyOf } from '../../../../_server/body';
-import { fromOurPage, problem } from '../../../../_server/door';
+import { fromOurPage, problem } from '../../../../_server/request';
 import { currentPerson } from '../../../../_server/who';
 
 /** The largest file that is read. */
@@ -19,7 +19,7 @@ const LARGEST_MB = 20;
 export async function POST(request: Request): Promise<Response> {
   const person = await currentPerson();
   if (person === undefined) return problem(401, 'Sign in first.');
-  if (!may(person.role, 'kit')) return problem(403, 'Your role does not change the store.');
+  if (!may(person.role, 'files')) return problem(403, 'Your role does not change the store.');
   if (!fromOurPage(request.headers)) return problem(403, 'This did not come from a page of this shop.');
   const { searchParams } = new URL(request.url);
   const what = STORE_FILE_NAMES.find((f) => f === searchParams.get('what'));

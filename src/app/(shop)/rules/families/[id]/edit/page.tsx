@@ -1,13 +1,11 @@
 import type { Metadata } from 'next';
 import { notFound, redirect } from 'next/navigation';
 import { FAMILY_NAMES } from '@/core/family/family-name';
-import { VariantDoor } from '@/core/family/variant-door';
+import { VariantSchema } from '@/core/family/variant-schema';
 import { may } from '@/core/people/role';
 import { VariantEditor } from '@/ui/family/variant-editor';
-import { familyByAddress } from '../../../../../_server/family-door';
-import { unitsOf } from '../../../../../_server/preferences';
+import { familyByAddress } from '../../../../../_server/family-request';
 import { personOrSignIn } from '../../../../../_server/who';
-import { saveVariantAction } from '../../../../../actions/family';
 
 export const metadata: Metadata = { title: 'Variant' };
 
@@ -18,6 +16,6 @@ export default async function VariantPage({ params }: { readonly params: Promise
   if (found === undefined || base === undefined || found.family.drawing === null) notFound();
   if (!may((await personOrSignIn()).role, 'rules')) redirect(`/rules/families/${id}`);
   const { family, variant } = found;
-  const start = variant ?? VariantDoor.parse({ base, label: family.label, slots: family.slots, drawing: family.drawing });
-  return <VariantEditor start={start} replaces={variant === null ? null : id} units={await unitsOf()} save={saveVariantAction} />;
+  const start = variant ?? VariantSchema.parse({ base, label: family.label, slots: family.slots, drawing: family.drawing });
+  return <VariantEditor start={start} replaces={variant === null ? null : id} />;
 }

@@ -1,6 +1,6 @@
 import { followGauge } from '@/ports/gauge-line';
-import { problem } from '../../../../../_server/door';
 import { eventStream } from '../../../../../_server/event-stream';
+import { problem } from '../../../../../_server/request';
 import { currentPerson } from '../../../../../_server/who';
 
 /** What a gauge posts, as server-sent events, for the page that has its grid open. */

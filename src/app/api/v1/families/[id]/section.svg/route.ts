@@ -1,9 +1,10 @@
 import { geometryAt } from '@/core/family/family';
+import { boreDrawings } from '@/core/unit/bore-drawing';
 import { wholeParts } from '@/core/unit/drawn-parts';
 import { inPool } from '@/pool/pool';
-import { problem } from '../../../../../_server/door';
 import { drawingAnswer } from '../../../../../_server/drawing-answer';
-import { familyByAddress } from '../../../../../_server/family-door';
+import { familyByAddress } from '../../../../../_server/family-request';
+import { problem } from '../../../../../_server/request';
 import { currentPerson } from '../../../../../_server/who';
 
 /** A family's section at its drawn bore, in true millimetres; `?view=apart` pulls it apart. */
@@ -16,5 +17,9 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
   const view = new URL(request.url).searchParams.get('view') === 'apart' ? 'apart' : 'together';
   const parts = wholeParts(family);
   const geometry = geometryAt(found.family.drawing, found.family.drawing.atMm);
-  return drawingAnswer(await inPool('section', { family, geometry, parts, view, kind: 'svg' }), `${id}-section`, 'svg');
+  return drawingAnswer(
+    await inPool('section', { family, bores: boreDrawings(family, { geometry, morePots: [] }), parts, view, kind: 'svg' }),
+    `${id}-section`,
+    'svg',
+  );
 }

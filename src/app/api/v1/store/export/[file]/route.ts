@@ -1,10 +1,12 @@
+import { isoDay } from '@/core/quantity/say-time';
 import type { Line } from '@/csv/read-table';
 import { fitmentLine, kitLines, STORE_FILE_NAMES, type StoreFile, sundryLine } from '@/csv/store-files';
 import { type Db, theDb } from '@/db/engine/connection';
 import { storedFitments } from '@/db/identify/fitments';
 import { wholeStore } from '@/db/store/catalogue';
+import { everyCustomer } from '@/db/store/customers';
 import { inPool, sayNotDone } from '@/pool/pool';
-import { problem } from '../../../../../_server/door';
+import { problem } from '../../../../../_server/request';
 import { currentPerson } from '../../../../../_server/who';
 
 /** The store as a table: `kits.csv`, `stock.xlsx` and so on, in the columns that an import takes. */
@@ -27,6 +29,7 @@ const TYPES = {
 
 const linesOf = async (db: Db, what: StoreFile): Promise<readonly Line[]> => {
   if (what === 'fitments') return (await storedFitments(db)).map(fitmentLine);
+  if (what === 'customers') return everyCustomer(db);
   const store = await wholeStore(db, Date.now());
   switch (what) {
     case 'kits':
@@ -39,7 +42,7 @@ const linesOf = async (db: Db, what: StoreFile): Promise<readonly Line[]> => {
           number: a.number,
           lot: l.code,
           qty: l.qty,
-          expires: l.expiresAt === null ? '' : new Date(l.expiresAt).toLocaleDateString('sv-SE'),
+          expires: l.expiresAt === null ? '' : isoDay(l.expiresAt),
         })),
       );
   }

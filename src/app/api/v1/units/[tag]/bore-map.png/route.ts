@@ -1,3 +1,4 @@
 import { boreMapAnswer } from '../../../../../_server/bore-map-answer';
 
-export const GET = (_: Request, { params }: { params: Promise<{ tag: string }> }): Promise<Response> => boreMapAnswer(params, 'png');
+export const GET = (request: Request, { params }: { params: Promise<{ tag: string }> }): Promise<Response> =>
+  boreMapAnswer(request, params, 'png');

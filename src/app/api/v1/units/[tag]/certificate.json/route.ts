@@ -1,6 +1,6 @@
 import { certificateFileOf } from '@/db/release/release';
-import { problem } from '../../../../../_server/door';
-import { unitOrRefusal } from '../../../../../_server/unit-door';
+import { problem } from '../../../../../_server/request';
+import { unitOrRefusal } from '../../../../../_server/unit-request';
 
 /** The newest certificate of a unit as a file, for an archive and for `scripts/verify.mjs`. */
 export async function GET(_: Request, { params }: { params: Promise<{ tag: string }> }): Promise<Response> {

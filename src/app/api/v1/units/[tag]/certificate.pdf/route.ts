@@ -1,8 +1,8 @@
 import { certificateOf } from '@/db/release/release';
 import { inPool } from '@/pool/pool';
-import { problem, shopOrigin } from '../../../../../_server/door';
 import { paperAnswer } from '../../../../../_server/paper-answer';
-import { unitOrRefusal } from '../../../../../_server/unit-door';
+import { problem, shopOrigin } from '../../../../../_server/request';
+import { unitOrRefusal } from '../../../../../_server/unit-request';
 
 export async function GET(request: Request, { params }: { params: Promise<{ tag: string }> }): Promise<Response> {
   const found = await unitOrRefusal(params);

@@ -2,8 +2,8 @@ import { asStore, namedNeeds } from '@/core/unit/ranked-kits';
 import { wholeStore } from '@/db/store/catalogue';
 import { inPool, sayNotDone } from '@/pool/pool';
 import type { SetsAnswer } from '@/ui/kit/sets';
-import { problem } from '../../../../../_server/door';
-import { unitOrRefusal } from '../../../../../_server/unit-door';
+import { problem } from '../../../../../_server/request';
+import { unitOrRefusal } from '../../../../../_server/unit-request';
 
 const DAY_MS = 86_400_000;
 

@@ -1,7 +1,7 @@
 import { inPool } from '@/pool/pool';
-import { shopOrigin } from '../../../../../_server/door';
 import { paperAnswer } from '../../../../../_server/paper-answer';
-import { unitOrRefusal } from '../../../../../_server/unit-door';
+import { shopOrigin } from '../../../../../_server/request';
+import { unitOrRefusal } from '../../../../../_server/unit-request';
 
 export async function GET(request: Request, { params }: { params: Promise<{ tag: string }> }): Promise<Response> {
   const found = await unitOrRefusal(params);

@@ -1,6 +1,6 @@
-import { labelSvg } from '@/ui/print/label';
-import { shopOrigin } from '../../../../../_server/door';
-import { unitOrRefusal } from '../../../../../_server/unit-door';
+import { labelSvg } from '@/papers/label';
+import { shopOrigin } from '../../../../../_server/request';
+import { unitOrRefusal } from '../../../../../_server/unit-request';
 
 export async function GET(request: Request, { params }: { params: Promise<{ tag: string }> }): Promise<Response> {
   const found = await unitOrRefusal(params);

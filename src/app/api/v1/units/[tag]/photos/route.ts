@@ -1,4 +1,4 @@
-import { unitOrRefusal } from '../../../../../_server/unit-door';
+import { unitOrRefusal } from '../../../../../_server/unit-request';
 
 /** All photos of a unit, oldest first, for who asks to see more than the page shows. */
 export async function GET(_: Request, { params }: { params: Promise<{ tag: string }> }): Promise<Response> {

@@ -6,18 +6,17 @@ import { instrumentName } from '@/db/gauge/instruments';
 import { everyone } from '@/db/people/people';
 import { rulesInForce, rulesOf } from '@/db/rules/rules';
 import { inPool } from '@/pool/pool';
-import { problem } from '../../../../../_server/door';
 import { paperAnswer } from '../../../../../_server/paper-answer';
-import { unitOrRefusal } from '../../../../../_server/unit-door';
+import { problem } from '../../../../../_server/request';
+import { boreOrRefusal } from '../../../../../_server/unit-request';
 
 /** The verdict on the unit's bore as it is now, on one sheet. */
-export async function GET(_: Request, { params }: { params: Promise<{ tag: string }> }): Promise<Response> {
-  const found = await unitOrRefusal(params);
+export async function GET(request: Request, { params }: { params: Promise<{ tag: string }> }): Promise<Response> {
+  const found = await boreOrRefusal(request, params);
   if (found instanceof Response) return found;
-  const { record, db } = found;
+  const { record, geometry, db } = found;
   const verdict = currentVerdict(record);
-  const { geometry } = record.unit;
-  if (verdict === undefined || geometry === null) return problem(404, 'This bore has not been judged as it is now.');
+  if (verdict === undefined) return problem(404, 'This bore has not been judged as it is now.');
   const { rules } = await rulesInForce(db);
   const gauging = currentGauging(record);
   const gauge = gauging?.instrumentId == null ? undefined : await instrumentName(db, gauging.instrumentId);

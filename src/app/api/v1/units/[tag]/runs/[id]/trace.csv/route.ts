@@ -4,8 +4,8 @@ import { METRIC } from '@/core/quantity/units';
 import { tagOf } from '@/core/unit/unit-record';
 import { writeTrace } from '@/csv/trace-csv';
 import { runOf } from '@/db/prove/prove';
-import { problem } from '../../../../../../../_server/door';
-import { unitOrRefusal } from '../../../../../../../_server/unit-door';
+import { problem } from '../../../../../../../_server/request';
+import { unitOrRefusal } from '../../../../../../../_server/unit-request';
 
 type Params = { params: Promise<{ tag: string; id: string }> };
 

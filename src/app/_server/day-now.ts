@@ -1,0 +1,109 @@
+import type { Schedule, ScheduledOp } from '@/core/day/schedule';
+import type { ScheduleRequest } from '@/core/day/schedule-schema';
+import { type DayFacts, dayRequest, type LeftOut } from '@/core/plan/day-facts';
+import { planOf } from '@/core/plan/day-plan';
+import { calendarWork } from '@/core/plan/day-sheet';
+import { presuming } from '@/core/plan/presumed';
+import { ok, type Result } from '@/core/result';
+import { type Branch, branchOf } from '@/core/shop/branch';
+import type { CalendarEntry } from '@/core/unit/calendar';
+import { type Db, theDb } from '@/db/engine/connection';
+import { staff } from '@/db/people/people';
+import { dayFacts } from '@/db/plan/day-facts';
+import { dayStamp } from '@/db/plan/day-stamp';
+import { among } from '@/db/rack/at-branch';
+import { rulesInForce } from '@/db/rules/rules';
+import { inPool, type NotDone } from '@/pool/pool';
+import { shopNow } from './shop-now';
+
+/** The plan that people go by, with what it is made of. Made at `facts.now`. */
+export type DayNow = {
+  readonly facts: DayFacts;
+  readonly request: ScheduleRequest;
+  readonly schedule: Schedule;
+  readonly leftOut: readonly LeftOut[];
+};
+type Kept = DayNow & { readonly stamp: string };
+
+/** Time alone moves what is planned, too, where nobody does what it says: a plan is made again after so long, ms. */
+const OLD_MS = 10 * 60_000;
+
+declare global {
+  // One plan of a branch a process, also when a bundler makes two copies of this module.
+  var eddrinPlans:
+    | Map<string, { kept?: Kept; making?: { readonly stamp: string; readonly plan: Promise<Result<DayNow, NotDone>> } }>
+    | undefined;
+}
+const placeOf = (branch: Branch | undefined) => {
+  globalThis.eddrinPlans ??= new Map();
+  const known = globalThis.eddrinPlans.get(branch?.id ?? '') ?? {};
+  globalThis.eddrinPlans.set(branch?.id ?? '', known);
+  return known;
+};
+
+/** The branch that a person's plan is of. */
+export const planBranch = async (id: string | null): Promise<Branch | undefined> => branchOf((await shopNow()).settings.branches, id);
+
+/** The plan of a branch: the one there is while nothing that bears on it has changed, else a new one that keeps to it where it can. */
+export async function dayNow(branch: Branch | undefined, now = Date.now()): Promise<Result<DayNow, NotDone>> {
+  const [db, { settings, version }, { rules, version: rulesVersion }] = await Promise.all([theDb(), shopNow(), theDb().then(rulesInForce)]);
+  const place = placeOf(branch);
+  const stamp = `${version} ${rulesVersion} ${await dayStamp(db)}`;
+  const { kept } = place;
+  if (kept !== undefined && kept.stamp === stamp && Math.abs(now - kept.facts.now) < OLD_MS) return ok(kept);
+  // One that is being made of what was so before is waited for, and made again.
+  if (place.making !== undefined && place.making.stamp !== stamp) {
+    await place.making.plan.catch(() => undefined);
+    return dayNow(branch, now);
+  }
+  place.making ??= {
+    stamp,
+    plan: make(db, { settings, rules, at: among(branch, settings.branches) }, stamp, kept, now)
+      .then((made) => {
+        if (made.ok) place.kept = made.value;
+        return made;
+      })
+      .finally(() => {
+        delete place.making;
+      }),
+  };
+  return place.making.plan;
+}
+
+const make = async (
+  db: Db,
+  shop: Parameters<typeof dayFacts>[2],
+  stamp: string,
+  before: DayNow | undefined,
+  now: number,
+): Promise<Result<Kept, NotDone>> => {
+  const seen = await dayFacts(db, now, shop);
+  const facts = before === undefined ? seen : presuming(seen, before.schedule.ops, before.facts.now);
+  const { request, leftOut } = dayRequest(facts);
+  const made = await inPool('plan', { request, before: before?.schedule.ops ?? null });
+  return made.ok ? ok({ facts, request, schedule: made.value, leftOut, stamp }) : made;
+};
+
+/** A plan that somebody found by looking further: taken where it still holds and is better than the one there is. */
+export async function takePlan(branch: Branch | undefined, found: readonly ScheduledOp[]): Promise<Result<'taken' | 'no better', NotDone>> {
+  const day = await dayNow(branch);
+  if (!day.ok) return day;
+  const tried = await inPool('keep-plan', { request: day.value.request, before: found });
+  if (!tried.ok) return tried;
+  const { unplaced, lateness } = day.value.schedule;
+  const better =
+    tried.value.unplaced.length < unplaced.length ||
+    (tried.value.unplaced.length === unplaced.length && tried.value.lateness < lateness - 1);
+  const place = placeOf(branch);
+  if (!better || place.kept?.request !== day.value.request) return ok('no better');
+  place.kept = { ...place.kept, schedule: tried.value };
+  return ok('taken');
+}
+
+/** What a person is to do today and tomorrow, for their calendar; nothing while no plan can be made. */
+export async function plannedFor(db: Db, personId: string): Promise<readonly CalendarEntry[]> {
+  const person = (await staff(db)).find((p) => p.id === personId);
+  if (person === undefined) return [];
+  const day = await dayNow(await planBranch(person.branch ?? null));
+  return day.ok ? calendarWork(planOf(day.value.facts, day.value.schedule, day.value.leftOut), personId, day.value.facts.now) : [];
+}

@@ -1,0 +1,15 @@
+import { locale } from '../locale';
+import { tagNumber } from './unit-record';
+
+/** The tag in what a scanner typed: the tag itself, or an address of ours that ends in it, as the label's code has it; undefined where it is none. */
+export const scannedTag = (typed: string): string | undefined => {
+  const tag = /^(?:https?:\/\/\S+\/units\/)?([a-z]+-\d{4,9})$/i.exec(typed.trim())?.[1]?.toUpperCase();
+  return tag === undefined || tagNumber(tag) === undefined ? undefined : tag;
+};
+
+/** Is this how such a code begins? One letter says nothing yet. */
+export const beginsLikeTag = (typed: string): boolean =>
+  typed.length > 1 &&
+  ['https://', 'http://', ...locale().tagPrefixes.map((letters) => `${letters.toLowerCase()}-`)].some(
+    (start) => start.startsWith(typed.toLowerCase()) || typed.toLowerCase().startsWith(start),
+  );

@@ -1,0 +1,1 @@
+CREATE INDEX `runs_started` ON `runs` (`started_at`);

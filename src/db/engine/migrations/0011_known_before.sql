@@ -1,0 +1,1 @@
+ALTER TABLE `units` ADD `before` text DEFAULT '[]' NOT NULL;

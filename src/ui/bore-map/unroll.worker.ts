@@ -1,0 +1,3 @@
+import { unrolledPicture } from './unrolled-picture';
+
+addEventListener('message', unrolledPicture);
