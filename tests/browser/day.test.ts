@@ -1,9 +1,17 @@
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { isNull } from 'drizzle-orm';
 import type { Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { openDb } from '@/db/engine/connection';
+import { units } from '@/db/tables';
 import { type App, startApp } from './app';
 import { Keyboard, ready, shows } from './bench';
 import { openBrowser, signIn } from './browser';
 import { Hand } from './hand';
+import { Person } from './person';
+import { bookIn, clean, closeUp, gauge, type Job, judge, kit, prove, releaseAlone, strip } from './work';
 
 // The demo's day: a technician goes by it, a lead looks at what will be late, the counter promises.
 
@@ -17,12 +25,20 @@ afterAll(async () => {
   await browser.close();
   await app.stop();
 });
+/** The demo shop in which everything on the rack was given back. */
+const startQuiet = async (): Promise<App> => {
+  const folder = mkdtempSync(join(tmpdir(), 'eddrin-quiet-'));
+  cpSync(process.env.EDDRIN_TEST_SEED as string, folder, { recursive: true });
+  const db = await openDb(`file:${folder}/eddrin.db`);
+  await db.update(units).set({ exit: 'returned', exitAt: Date.now() }).where(isNull(units.exit));
+  return startApp(folder).finally(() => rmSync(folder, { recursive: true }));
+};
 /** Somebody at a bench of their own, at a page. */
-const at = async (personId: string, pin: string, path = '/day'): Promise<Page> => {
+const at = async (personId: string, pin: string, path = '/day', where = app): Promise<Page> => {
   const page = await (await browser.createBrowserContext()).newPage();
   await page.setViewport({ width: 1280, height: 800 });
-  await signIn(page, app.origin, personId, pin);
-  await page.goto(`${app.origin}${path}`);
+  await signIn(page, where.origin, personId, pin);
+  await page.goto(`${where.origin}${path}`);
   await ready(page);
   return page;
 };
@@ -41,13 +57,27 @@ const pinNotNow = async (page: Page, why: string): Promise<void> => {
   );
 };
 
+/** Pins a unit by the list under the plan. @param kind as its button says it */
+const pin = async (hand: Hand, tag: string, kind: string, why: string): Promise<void> => {
+  await (await hand.field('Pin a unit')).select(tag);
+  await hand.page.waitForSelector('[role="radio"]');
+  await hand.page.$$eval(
+    '[role="radio"]',
+    (all, name) => (all.find((b) => b.textContent === name) as HTMLElement | undefined)?.click(),
+    kind,
+  );
+  if (kind === 'somebody else') await (await hand.field('By')).select('joss-tarrow');
+  await hand.fill('Why', why);
+  await hand.press('Pin it');
+};
+
 describe('a technician', () => {
   let page: Page;
   beforeAll(async () => {
     page = await at('joss-tarrow', '4711');
   });
 
-  test('is taken through three units by Day alone: each says why, Enter opens it where its work is, and the next follows', async () => {
+  test('puts three units off: each says why it is its turn, Enter opens it where its work is, and the next follows', async () => {
     const seen: string[] = [];
     for (let i = 0; i < 3; i++) {
       await page.goto(`${app.origin}/day`);
@@ -118,10 +148,7 @@ describe('a lead', () => {
   test('pins any unit, and it is first, with who and why', async () => {
     const hand = new Hand(page, app.origin);
     const tag = await page.$eval('section[aria-label="Pinned"] select option:last-child', (o) => (o as HTMLOptionElement).value);
-    await (await hand.field('Pin a unit')).select(tag);
-    await page.$$eval('[role="radio"]', (all) => (all.find((b) => b.textContent === 'this one first') as HTMLElement | undefined)?.click());
-    await hand.fill('Why', 'its machine stands in the yard');
-    await hand.press('Pin it');
+    await pin(hand, tag, 'this one first', 'its machine stands in the yard');
     await shows(page, `${tag} before all others Maren Oreland`);
     await hand.press(`Take the pin off ${tag}`);
     await page.waitForFunction(
@@ -172,6 +199,72 @@ describe('a lead', () => {
   });
 });
 
+describe('on a quiet day, with three units of one machine on the rack', () => {
+  let quiet: App;
+  beforeAll(async () => {
+    quiet = await startQuiet();
+  });
+  afterAll(() => quiet.stop());
+
+  /** A clutch slave with nothing but its boot split; the work at each of its stations. */
+  const SLAVE: Job = {
+    family: 'clutch slave',
+    choice: 'slave',
+    bore: '7/8',
+    complaint: 'does not return',
+    odd: [['boot', 'split']],
+    pistonMm: 22.18,
+    holed: 'sound',
+  };
+  const AT: Readonly<Record<string, (p: Person) => Promise<void>>> = {
+    strip: (p) => strip(p, SLAVE),
+    clean,
+    gauge: (p) => gauge(p, 22.236),
+    judge: (p) => judge(p, SLAVE),
+    kit,
+    'close-up': closeUp,
+    prove,
+    release: (p) => releaseAlone(p, 'Joss Tarrow', '4711'),
+  };
+
+  test('a technician goes by Day alone, from the strip to the certificate: it says what is next, and Enter opens it', {
+    timeout: 600_000,
+  }, async () => {
+    const lead = await at('maren-oreland', '180422', '/book-in', quiet);
+    const counter = new Person(new Hand(lead, quiet.origin));
+    const tags: string[] = [];
+    for (let i = 0; i < 3; i++) {
+      await bookIn(counter, SLAVE);
+      tags.push(/[A-Z]{2}-\d{4}/.exec(lead.url())?.[0] ?? '');
+    }
+    await counter.hand.go('/day');
+    for (const tag of tags) {
+      await pin(counter.hand, tag, 'somebody else', 'knows the machine');
+      await shows(lead, new RegExp(`${tag} by Joss Tarrow`));
+    }
+    await lead.close();
+    const p = new Person(new Hand(await at('joss-tarrow', '4711', '/day', quiet), quiet.origin));
+    const done: string[] = [];
+    for (const released = new Set<string>(); released.size < 3; ) {
+      await p.hand.go('/day');
+      const tag = await turn(p.at);
+      await p.at.waitForFunction(() => document.activeElement?.textContent?.startsWith('Open it'));
+      await p.press('Enter');
+      await p.at.waitForFunction((t: string) => location.pathname.startsWith(`/units/${t}/`), {}, tag);
+      await ready(p.at);
+      const station = p.at.url().split('/').at(-1) ?? '';
+      // What is done is not asked again.
+      expect(done).not.toContain(`${tag} ${station}`);
+      await (AT[station] as (p: Person) => Promise<void>)(p);
+      done.push(`${tag} ${station}`);
+      if (station === 'release') released.add(tag);
+      // It is stored, and the page names what is next of this unit; the technician goes by Day.
+      else await p.at.waitForSelector('#next-station');
+    }
+    expect(done.toSorted()).toEqual(tags.flatMap((tag) => Object.keys(AT).map((station) => `${tag} ${station}`)).toSorted());
+  });
+});
+
 test('the counter promises the date that holds at 9 in 10; it is filled in until another is said', async () => {
   const page = await at('ida-brandvik', '3390', '/book-in');
   const hand = new Hand(page, app.origin);
@@ -184,6 +277,12 @@ test('the counter promises the date that holds at 9 in 10; it is filled in until
   expect(await promised()).not.toBe(filled);
   await hand.press(`Promise ${filled}`);
   expect(await promised()).toBe(filled);
+  // A finger on it, and what is typed stands in its place, whatever the plan answers meanwhile.
+  await (await hand.field('Promised for')).click();
+  await page.keyboard.type('31.12.');
+  await (await hand.field('Family')).select('slave');
+  await shows(page, /By the plan such a unit is ready .+ 9 in 10/);
+  expect(await promised()).toMatch(/^31 Dec 16:00$/);
   for (const [asked, status] of [
     ['family=slave&material=alloy', 200],
     ['family=slave&material=wood', 422],

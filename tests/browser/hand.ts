@@ -26,6 +26,11 @@ export class Hand {
     private readonly origin: string,
   ) {}
 
+  async go(path: string): Promise<void> {
+    await this.page.goto(`${this.origin}${path}`);
+    await ready(this.page);
+  }
+
   /** Goes to a unit of the demo that stands at a station; of a family, where it matters. @returns its address */
   async at(shelf: string, station: string, family?: string): Promise<string> {
     await this.page.goto(this.origin);
@@ -51,9 +56,14 @@ export class Hand {
   }
 
   field = async (label: string): Promise<ElementHandle<HTMLInputElement>> =>
-    (await this.page.waitForSelector(
-      `::-p-xpath(//*[@aria-label="${label}"] | //*[@id=//label[normalize-space(.)="${label}"]/@for] | //label[starts-with(normalize-space(.), "${label}")]//*[self::input or self::select])`,
-    )) as ElementHandle<HTMLInputElement>;
+    (await this.page
+      .waitForSelector(
+        `::-p-xpath(//*[@aria-label="${label}"] | //*[@id=//label[normalize-space(.)="${label}"]/@for] | //label[starts-with(normalize-space(.), "${label}")]//*[self::input or self::select])`,
+      )
+      .catch(async () => {
+        const text = await this.page.evaluate(() => document.body.innerText);
+        throw new Error(`no field is called ${label} on ${this.page.url()}: ${text.replace(/\s+/g, ' ').slice(0, 1500)}`);
+      })) as ElementHandle<HTMLInputElement>;
 
   async fill(label: string, text: string): Promise<void> {
     const once = async (): Promise<void> => {

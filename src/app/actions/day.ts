@@ -2,6 +2,7 @@
 
 import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
+import { doneBy } from '@/core/plan/day-facts';
 import { NewPin, PinId } from '@/core/plan/pin';
 import { NewTime } from '@/core/plan/times';
 import { NewDraft } from '@/core/plan/what-if';
@@ -13,13 +14,27 @@ import { addPin, endPin } from '@/db/plan/pins';
 import { sayTime } from '@/db/plan/taught';
 import { sayNotDone } from '@/pool/pool';
 import { act } from '../_server/act';
-import { planBranch, takePlan } from '../_server/day-now';
+import { dayNow, planBranch, takePlan } from '../_server/day-now';
 
 /** This unit first, this one by that person, or not before. */
 export const pinAction = act('plan', NewPin, async (pin, { db, person, now }) => {
+  const idle = await sayIdle(pin, person.branch ?? null);
+  if (idle !== undefined) return fail({ code: 'refused', reasons: [idle] });
   const added = await addPin(db, { id: randomUUID(), personId: person.id, at: now }, pin);
   return added.ok ? ok(null) : fail(added.error);
 });
+/** Why a pin to a person would do nothing; undefined where it does something, or where that cannot be told. */
+const sayIdle = async (pin: NewPin, branch: string | null): Promise<string | undefined> => {
+  if (pin.kind !== 'person') return undefined;
+  const day = await dayNow(await planBranch(branch));
+  const unit = day.ok ? day.value.facts.units.find((u) => u.id === pin.unitId) : undefined;
+  if (!day.ok || unit === undefined) return undefined;
+  const doer = day.value.facts.people.find((p) => p.id === pin.personId);
+  if (doer === undefined) return 'Whoever it is pinned to does not work here: choose somebody else.';
+  return doneBy(doer, unit.ops).length > 0
+    ? undefined
+    : `${doer.name} does nothing of what ${unit.tag} has ahead of it: choose somebody else.`;
+};
 export const unpinAction = act('plan', PinId, async ({ id }, { db, person, now }) => {
   await endPin(db, { personId: person.id, at: now }, id);
   return ok(null);

@@ -19,7 +19,16 @@ export type AheadOp = {
   readonly startedMin?: number;
   /** Nobody saw it begin: the plan said so, and nothing says otherwise. */
   readonly presumed?: 'presumed';
-} & ({ readonly kind: 'work'; readonly spread: number; readonly personId?: string; readonly skill?: Skill } | { readonly kind: 'wait' });
+} & (
+  | {
+      readonly kind: 'work';
+      readonly spread: number;
+      readonly personId?: string;
+      readonly skill?: Skill;
+      readonly notBy?: readonly string[];
+    }
+  | { readonly kind: 'wait' }
+);
 
 /** Whose skill a work takes. */
 export const skillOf = (op: AheadOp): Skill => (op.kind === 'work' ? (op.skill ?? op.station) : op.station);
@@ -102,8 +111,8 @@ export const aheadOf = (s: Standing, way: Way, known: Known, happening: Happenin
         ];
       case 'release':
         return [
-          ...(s.signed > 0 && s.signed < s.signatures ? [] : [signedFirst(work(station, station, 1), s)]),
-          ...(s.signatures > 1 && s.signed < s.signatures ? [SECOND] : []),
+          ...(s.signedBy.length > 0 && s.signedBy.length < s.signatures ? [] : [signedFirst(work(station, station, 1), s)]),
+          ...(s.signatures > 1 && s.signedBy.length < s.signatures ? [{ ...SECOND, notBy: s.signedBy }] : []),
         ];
       case 'prove':
         return [work(station, station, 1), ...(s.weepHours === null ? [] : [{ ...usualWaitOp(WEEP, station), minutes: s.weepHours * 60 }])];
@@ -122,9 +131,9 @@ export const aheadOf = (s: Standing, way: Way, known: Known, happening: Happenin
 
 /** A brake is signed by two people, the first of whom leaves the second signature to another. */
 const signedFirst = (op: AheadOp, s: Standing): AheadOp =>
-  op.kind === 'work' && s.signatures > 1 && s.signed === 0 ? { ...op, skill: 'first-signature' } : op;
+  op.kind === 'work' && s.signatures > 1 && s.signedBy.length === 0 ? { ...op, skill: 'first-signature' } : op;
 
-const SECOND: AheadOp = {
+const SECOND = {
   id: 'second',
   kind: 'work',
   words: 'Sign second',
@@ -132,7 +141,7 @@ const SECOND: AheadOp = {
   skill: 'second-signature',
   minutes: 3,
   spread: 0.4,
-};
+} as const;
 const AWAY = 'away for sleeving';
 const WEEP = 'overnight weep check';
 const awayOp = (minutes: number): AheadOp => ({ id: 'away', kind: 'wait', words: AWAY, station: 'sleeve', minutes });

@@ -1,4 +1,4 @@
-import { type ScheduleRequest, USUAL_EFFORT } from '../day/schedule-schema';
+import type { ScheduleRequest } from '../day/schedule-schema';
 import type { UnitKind } from '../family/family-name';
 import type { Station } from '../station';
 import { type AheadOp, notBegun, type PlaceKind, skillOf } from './ahead';
@@ -47,7 +47,8 @@ export type LeftOut = { readonly tag: string; readonly station: Station };
 const MINUTE_MS = 60_000;
 /** What is pinned to be first weighs as much as so many others. */
 const FIRST_WEIGHT = 1000;
-/** Operations times tries that a plan takes in a tenth of a second or two. */
+/** Tries, and operations times tries, that a plan takes in a few tenths of a second: one of the first tries is as long on a short list as on a long one. */
+const QUICK_TRIES = 60;
 const QUICK_WORK = 15_000;
 /** Bigger shops are shown the plain list at once, and looked at further while the page is there. */
 const PLAIN_FROM = 800;
@@ -82,7 +83,7 @@ export const dayRequest = (facts: DayFacts): { readonly request: ScheduleRequest
       people: facts.people.map(({ id, skills, shifts }) => ({ id, skills: [...skills], shifts: [...shifts] })),
       benches: facts.benches.map(({ id, places }) => ({ id, places })),
       units: [...units, ...down],
-      effort: ops > PLAIN_FROM ? 0 : Math.min(USUAL_EFFORT, Math.floor(QUICK_WORK / Math.max(1, ops))),
+      effort: ops > PLAIN_FROM ? 0 : Math.min(QUICK_TRIES, Math.floor(QUICK_WORK / Math.max(1, ops))),
     },
     leftOut,
   };
@@ -91,6 +92,24 @@ export const dayRequest = (facts: DayFacts): { readonly request: ScheduleRequest
 /** What somebody is at is left there where it is pinned to later, or to somebody else. */
 const isPutOff = (op: AheadOp, later: boolean, who: string | undefined): boolean =>
   op.kind === 'work' && op.startedMin !== undefined && (later || (who !== undefined && who !== op.personId));
+
+/** What of the work ahead of a unit somebody may do: who has signed for it leaves the next signature to another. */
+export const doneBy = (person: Worker, ops: readonly AheadOp[]): readonly AheadOp[] => ops.filter((op) => mayDo(person, op));
+const mayDo = (person: Worker, op: AheadOp): boolean =>
+  op.kind === 'work' && person.skills.includes(skillOf(op)) && !(op.notBy ?? []).includes(person.id);
+
+/** Who signs after those who have: of several the one who is there first; where no other may, whoever else releases: somebody from elsewhere comes. */
+const nextSigner = (op: Extract<AheadOp, { readonly kind: 'work' }>, people: readonly Worker[]): Pick<RequestOp, 'skill' | 'personId'> => {
+  const { notBy = [] } = op;
+  if (notBy.length === 0) return {};
+  const others = people.filter((p) => !notBy.includes(p.id)).toSorted((a, b) => firstThere(a) - firstThere(b));
+  for (const skill of [skillOf(op), 'release'] as const) {
+    const other = others.find((p) => p.skills.includes(skill));
+    if (other !== undefined) return { skill, personId: other.id };
+  }
+  return {};
+};
+const firstThere = (p: Worker): number => p.shifts[0]?.fromMin ?? Number.MAX_VALUE;
 
 type RequestOp = ScheduleRequest['units'][number]['ops'][number];
 const requestOp = (op: AheadOp, { people, benches }: DayFacts, who: string | undefined, started: Map<string, number>): RequestOp => {
@@ -101,14 +120,15 @@ const requestOp = (op: AheadOp, { people, benches }: DayFacts, who: string | und
   if (onBench && op.bench !== undefined && stands > 0) started.set(op.bench, stands);
   const base = { id: op.id, minutes: op.minutes, ...(onBench ? { bench: op.bench } : {}) };
   if (op.kind === 'wait') return { ...base, kind: 'wait', ...(op.startedMin === undefined ? {} : { startedMin: op.startedMin }) };
-  const doer = people.find((p) => p.id === op.personId && p.skills.includes(skillOf(op)) && !started.has(`at ${p.id}`));
+  const doer = people.find((p) => p.id === op.personId && mayDo(p, op) && !started.has(`at ${p.id}`));
   if (doer !== undefined && op.startedMin !== undefined) started.set(`at ${doer.id}`, 1);
-  const pinned = people.find((p) => p.id === who && p.skills.includes(skillOf(op)));
+  const pinned = people.find((p) => p.id === who && mayDo(p, op));
   return {
     ...base,
     kind: 'work',
     skill: skillOf(op),
     spread: op.spread,
+    ...nextSigner(op, people),
     ...(doer !== undefined && op.startedMin !== undefined
       ? { startedMin: op.startedMin, personId: doer.id }
       : pinned === undefined

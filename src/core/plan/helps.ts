@@ -1,10 +1,13 @@
+import { fitIn } from '../day/keep';
 import { schedule } from '../day/schedule';
 import { STANDARD_RULES } from '../rules/rule-set';
+import { PLACE_KIND_WORDS } from '../shop/settings';
 import { usualWait } from '../unit/usual-waits';
 import { type DayFacts, dayRequest } from './day-facts';
 import { type DayPlan, lateUnits, type Moved, movedUnits, type PlannedUnit, planOf } from './day-plan';
+import { type FirstAt, orderWithFirst } from './first-at';
 import { whyLate } from './late';
-import { type Supposed, supposing } from './what-if';
+import { type Supposed, saySupposed, supposing } from './what-if';
 
 /** Late units that are looked at. */
 const MOST_LATE = 4;
@@ -13,9 +16,11 @@ const COURIER_H = 24;
 /** What saves less than this is no help, min. */
 const WORTH_MIN = 5;
 
-/** Something that would change who is late: what the lateness of all units would be. */
+/** Something that might help. */
+export type Helpful = Supposed | FirstAt;
+/** What would change who is late: what the lateness of all units would be. */
 export type Help = {
-  readonly supposed: Supposed;
+  readonly helpful: Helpful;
   readonly latenessMin: number;
   readonly savedMin: number;
   readonly moved: readonly Moved[];
@@ -27,13 +32,32 @@ export const planFor = (facts: DayFacts): DayPlan => {
   return planOf(facts, schedule(request, STANDARD_RULES), leftOut);
 };
 
-/** What might help a late unit: first at what it waits for, a place more there, its part by courier; and an hour more today of each who works. */
-export const mightHelp = (facts: DayFacts, plan: DayPlan): readonly Supposed[] => {
+/** What is planned with a help, and nothing else changed. */
+const helpedBy = (facts: DayFacts, plan: DayPlan, helpful: Helpful): DayPlan => {
+  if (helpful.kind !== 'first-at') return planFor(supposing(facts, [helpful]));
+  const { request, leftOut } = dayRequest(facts);
+  return planOf(facts, fitIn(request, orderWithFirst(plan, helpful)), leftOut);
+};
+
+/** In words. @param nameOf a person by id @param labelOf a family */
+export const sayHelpful = (helpful: Helpful, now: number, nameOf: (id: string) => string, labelOf: (family: string) => string): string =>
+  helpful.kind === 'first-at'
+    ? `${helpful.tag} first at the ${PLACE_KIND_WORDS[helpful.bench]}`
+    : saySupposed(helpful, now, nameOf, labelOf);
+
+/** What might help a late unit: first of all, or at the bench it waits for, a place more there, its part by courier; and an hour more today of each who works. */
+export const mightHelp = (facts: DayFacts, plan: DayPlan): readonly Helpful[] => {
   const late = lateUnits(plan).slice(0, MOST_LATE);
   const busy = facts.people.filter((p) => plan.ops.some((o) => o.personId === p.id));
-  const places = new Set(late.flatMap((u) => whyLate(u, plan, facts).flatMap((r) => (r.kind === 'bench' ? [r.bench] : []))));
+  const behind = late.flatMap((u) =>
+    whyLate(u, plan, facts).flatMap((r): readonly FirstAt[] =>
+      r.kind === 'bench' ? [{ kind: 'first-at', tag: u.unit.tag, bench: r.bench }] : [],
+    ),
+  );
+  const places = new Set(behind.map((b) => b.bench));
   return [
     ...late.flatMap((u) => forUnit(u)),
+    ...behind,
     ...busy.map((p): Supposed => ({ kind: 'more-hours', personId: p.id, minutes: MORE_MIN })),
     ...[...places].map((bench): Supposed => ({ kind: 'more-places', bench, places: 1 })),
   ];
@@ -57,11 +81,11 @@ export function* helpsFor(
   let best: readonly Help[] = [];
   // By the same search without any help: what that finds by itself is not a help's doing.
   const base = Math.min(plan.latenessMin, planFor(facts).latenessMin);
-  for (const [i, supposed] of all.entries()) {
-    const helped = planFor(supposing(facts, [supposed]));
+  for (const [i, helpful] of all.entries()) {
+    const helped = helpedBy(facts, plan, helpful);
     const savedMin = base - helped.latenessMin;
     if (savedMin >= WORTH_MIN && helped.noRoom.length <= plan.noRoom.length)
-      best = [...best, { supposed, latenessMin: helped.latenessMin, savedMin, moved: movedUnits(plan, helped) }]
+      best = [...best, { helpful, latenessMin: helped.latenessMin, savedMin, moved: movedUnits(plan, helped) }]
         .toSorted((a, b) => b.savedMin - a.savedMin)
         .slice(0, 3);
     yield { tried: i + 1, of: all.length, best };

@@ -166,8 +166,8 @@ describe('what is ahead', () => {
       ['release', 'first-signature'],
       ['second', 'second-signature'],
     ]);
-    expect(end({ signed: 1 })).toEqual([['second', 'second-signature']]);
-    expect([end({ signed: 2 }), end({ signatures: 1 })]).toEqual([[['release', 'release']], [['release', 'release']]]);
+    expect(end({ signedBy: ['tech'] })).toEqual([['second', 'second-signature']]);
+    expect([end({ signedBy: ['tech', 'lead'] }), end({ signatures: 1 })]).toEqual([[['release', 'release']], [['release', 'release']]]);
     // Two people sign: a lead leaves the first signature to others, where there are any.
     const who = (all: readonly (readonly [string, readonly Skill[]])[], otherwise: readonly string[] = []) =>
       withSigners(

@@ -1,14 +1,15 @@
 import { afterEach, describe, expect, test } from 'vitest';
-import { keepPlan, worthier } from '../day/keep';
+import { fitIn, keepPlan, worthier } from '../day/keep';
 import { schedule } from '../day/schedule';
 import { STANDARD_RULES } from '../rules/rule-set';
 import type { WeekHours } from '../shop/hours';
 import { STANDARD_SHOP, weekHours } from '../shop/settings';
 import type { AheadOp } from './ahead';
 import { type Bench, type DayFacts, dayRequest, isDown, type RackUnit, type Worker } from './day-facts';
-import { lateUnits, movedUnits, stretchesOf, throughTheNight, workOf } from './day-plan';
+import { lateUnits, movedUnits, planOf, stretchesOf, throughTheNight, workOf } from './day-plan';
 import { calendarWork, daySheetOf } from './day-sheet';
-import { compared, helpsFor, mightHelp, planFor } from './helps';
+import { type FirstAt, orderWithFirst } from './first-at';
+import { compared, helpsFor, mightHelp, planFor, sayHelpful } from './helps';
 import { sayReasons, whyLate } from './late';
 import { openFrom, promised } from './promise';
 import { sayLeftOut, sayPin, sayTurn } from './say-next';
@@ -63,6 +64,11 @@ const worker = (id: string, more: Partial<Worker> = {}): Worker => ({
   shifts: DAYS,
   ...more,
 });
+/** An operation of a plan of before, by unit and name; whoever does it is ann, or bob at the rig. */
+const placed = (name: string) => {
+  const [unitId = '', opId = ''] = name.split(' ');
+  return { unitId, opId, personId: opId === 'rig' ? 'bob' : 'ann', startMin: 0, endMin: 0 };
+};
 const RIG: Bench = { id: 'rig', places: 1, downMin: 0 };
 const facts = (units: readonly RackUnit[], more: Partial<DayFacts> = {}): DayFacts => ({
   now: NOW,
@@ -195,7 +201,33 @@ describe('the request', () => {
     ]);
     // Lateness is by the promise, whatever is pinned: A is one hour late behind B.
     expect(planFor(facts(both, { pins: [pinned('B', { kind: 'first' })] })).latenessMin).toBeCloseTo(60, 6);
-    expect(sayPin(pinned('A', { kind: 'person', personId: 'bob' }), NOW, (id) => id)).toBe('by bob');
+  });
+
+  test('what of a unit somebody does not do is said of a pin to them, and goes to others', () => {
+    const people = [worker('ann'), worker('bob', { skills: ['prove'] }), worker('kit', { skills: ['kit'] })];
+    const one = unit('A', 9, [work('strip', 30), wait('soak', 20), work('prove', 10, { station: 'prove' })]);
+    const say = (personId: string) => sayPin(pinned('A', { kind: 'person', personId }), one, NOW, people);
+    expect(['ann', 'bob', 'kit', 'zoe'].map(say)).toEqual([
+      'by ANN',
+      'by BOB: prove; the rest by others',
+      'by KIT, who does none of its work',
+      'by somebody who is not here',
+    ]);
+    const plan = planFor(facts([one], { people, pins: [pinned('A', { kind: 'person', personId: 'bob' })] }));
+    expect(plan.ops.map((o) => o.personId)).toEqual(['ann', null, 'bob']);
+  });
+
+  test('who has signed leaves the second signature to another: who is there first, else whoever else releases', () => {
+    const sign = work('second', 3, { station: 'release', skill: 'second-signature', notBy: ['lea'] });
+    const lead = (id: string, fromMin: number) =>
+      worker(id, { skills: ['release', 'second-signature'], shifts: [{ fromMin, toMin: 900 }] });
+    const by = (people: readonly Worker[], pins: DayFacts['pins'] = []) =>
+      planFor(facts([unit('A', 9, [sign])], { people, pins })).ops[0]?.personId;
+    expect(by([lead('lea', 0), lead('mo', 200), lead('ned', 100)])).toBe('ned');
+    expect(by([lead('lea', 0), lead('mo', 200), lead('ned', 100)], [pinned('A', { kind: 'person', personId: 'mo' })])).toBe('mo');
+    expect(by([lead('lea', 0), lead('mo', 200)], [pinned('A', { kind: 'person', personId: 'lea' })])).toBe('mo');
+    expect(by([lead('lea', 0), worker('tom', { skills: ['release'] })])).toBe('tom');
+    expect(by([lead('lea', 0)])).toBe('lea');
   });
 
   test('a bench that is out of use takes nothing until it works again', () => {
@@ -293,8 +325,34 @@ describe('will be late, and what would change it', () => {
     const plan = planFor(jam);
     expect(mightHelp(jam, plan)).toContainEqual({ kind: 'more-places', bench: 'rig', places: 1 });
     const found = [...helpsFor(jam, plan)].at(-1);
-    expect(found?.best.map((h) => [h.supposed.kind, h.savedMin])).toEqual([['more-places', 60]]);
+    expect(found?.best.map((h) => [h.helpful.kind, h.savedMin])).toEqual([['more-places', 60]]);
     expect([found?.tried, found?.best[0]?.latenessMin]).toEqual([found?.of, 0]);
+  });
+
+  test('first at the rig, and only there: who stood before it there comes after, and what they did elsewhere stays', () => {
+    // A and C take the rig in turn; B is free for it at ten minutes past, and is late behind both.
+    const rig = (minutes: number) => work('rig', minutes, { station: 'prove', bench: 'rig' });
+    const shop = facts([unit('A', 8, [rig(60)]), unit('C', 8, [rig(60)]), unit('B', 1, [work('strip', 10), rig(30)])], { people });
+    const plan = planOf(shop, fitIn(dayRequest(shop).request, ['A rig', 'C rig', 'B strip', 'B rig'].map(placed)), []);
+    expect(plan.latenessMin).toBe(90);
+    expect(mightHelp(shop, plan)).toContainEqual({ kind: 'first-at', tag: 'B', bench: 'rig' });
+    const order = orderWithFirst(plan, { kind: 'first-at', tag: 'B', bench: 'rig' });
+    expect(order.map((o) => `${o.unitId} ${o.opId}`)).toEqual(['B strip', 'B rig', 'A rig', 'C rig']);
+    const then = planOf(shop, fitIn(dayRequest(shop).request, order), []);
+    expect(then.ops.filter((o) => o.op.id === 'rig').map((o) => [o.tag, (o.startAt - NOW) / MIN])).toEqual([
+      ['B', 10],
+      ['A', 40],
+      ['C', 100],
+    ]);
+    const first: FirstAt = { kind: 'first-at', tag: 'B', bench: 'rig' };
+    expect(
+      sayHelpful(
+        first,
+        NOW,
+        (id) => id,
+        (id) => id,
+      ),
+    ).toBe('B first at the test rig');
   });
 
   test('a part by courier is tried where a part is waited for', () => {
@@ -303,7 +361,7 @@ describe('will be late, and what would change it', () => {
     ]);
     const plan = planFor(ordered);
     expect([...helpsFor(ordered, plan)].at(-1)?.best[0]).toMatchObject({
-      supposed: { kind: 'courier', tag: 'A', hours: 24 },
+      helpful: { kind: 'courier', tag: 'A', hours: 24 },
       latenessMin: 0,
     });
   });

@@ -1,7 +1,7 @@
 import { capital } from '../capital';
 import { saySpan, sayWhen } from '../quantity/say-time';
 import { STATION_WORDS } from '../station';
-import type { LeftOut } from './day-facts';
+import { doneBy, type LeftOut, type RackUnit, type Worker } from './day-facts';
 import type { PlannedUnit, Stretch } from './day-plan';
 import type { Pin } from './pin';
 import { WAY_WORDS } from './taught';
@@ -29,16 +29,26 @@ export const sayTurn = ({ unit, ops, finishAt, lateMin }: PlannedUnit, pins: rea
   return `${first === undefined ? '' : `First, says ${first.by}: ${first.why}. `}${capital(promised)}; ${hand}.${guess}`;
 };
 
-/** A pin in words. @param nameOf a person by id */
-export const sayPin = (pin: Pin, now: number, nameOf: (id: string) => string): string => {
+/** A pin of a unit in words; what of its work a person does not do is said, since it stays with others. */
+export const sayPin = (pin: Pin, unit: Pick<RackUnit, 'ops'>, now: number, people: readonly Worker[]): string => {
   switch (pin.kind) {
     case 'first':
       return 'before all others';
     case 'person':
-      return `by ${nameOf(pin.personId)}`;
+      return `by ${sayDoer(
+        people.find((p) => p.id === pin.personId),
+        unit,
+      )}`;
     case 'not-before':
       return `not before ${sayWhen(pin.at, now)}`;
   }
+};
+
+const sayDoer = (person: Worker | undefined, { ops }: Pick<RackUnit, 'ops'>): string => {
+  if (person === undefined) return 'somebody who is not here';
+  const [own, all] = [doneBy(person, ops), ops.filter((op) => op.kind === 'work')];
+  if (own.length === 0) return `${person.name}, who does none of its work`;
+  return own.length === all.length ? person.name : `${person.name}: ${own.map((op) => op.words).join(', ')}; the rest by others`;
 };
 
 /** One block of the plan, as it is read out and stands over it. */

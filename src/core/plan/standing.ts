@@ -27,8 +27,8 @@ export type Standing = {
   readonly bath: 'to-come' | 'had';
   /** How long it stands on paper after it was proved, h; null where its programme does not ask for it. */
   readonly weepHours: number | null;
-  /** Who has signed for its release, and how many have to. */
-  readonly signed: number;
+  /** Who has signed for its release, by id, and how many have to. */
+  readonly signedBy: readonly string[];
   readonly signatures: number;
 };
 
@@ -65,7 +65,7 @@ export const standingOf = (r: UnitRecord, way: Way, now: number): Standing => {
     away: sent === undefined ? { kind: 'here' } : { kind: 'away', leftMin: Math.max(1, (sent.promisedAt - now) / MINUTE_MS) },
     bath: r.treatments.some((t) => t.method === 'ultrasonic') ? 'had' : 'to-come',
     weepHours: weep?.kind === 'weep' ? weep.hours : null,
-    signed: facts.signedBy.length,
+    signedBy: facts.signedBy,
     signatures: signaturesFor(r.family),
   };
 };
@@ -98,7 +98,7 @@ export const standingOfNew = (family: Pick<Family, 'bore' | 'brake' | 'hasGap' |
   away: { kind: 'here' },
   bath: 'to-come',
   weepHours: null,
-  signed: 0,
+  signedBy: [],
   signatures: signaturesFor(family),
 });
 

@@ -16,6 +16,9 @@ type Booked = {
 /** What the plan says: ready by then 1 in 2, 9 in 10, 19 in 20, in the shop's hours; null where it has no room. */
 export type PlanSays = { readonly half: number | null; readonly nine: number | null; readonly nineteen: number | null };
 
+/** Two lines, before the plan has answered too: nothing moves under a finger when it does. */
+const ROOM = 'min-h-10 text-[13px]';
+
 /** When the plan has such a unit ready. The date that holds at 9 in 10 is filled in until somebody says another. */
 export function PromiseHint({ variants }: { readonly variants: readonly ShopVariant[] }) {
   const { setValue, getValues } = useFormContext<Booked>();
@@ -34,15 +37,15 @@ export function PromiseHint({ variants }: { readonly variants: readonly ShopVari
     filled.current = nine;
     setValue('promisedAt', nine, { shouldValidate: false });
   }, [nine, setValue, getValues]);
-  if (isError) return <p className="text-[13px] text-ink2">The plan cannot be asked just now.</p>;
-  if (data === undefined) return <p className="text-[13px] text-ink2">Asking the plan …</p>;
+  if (isError) return <p className={`${ROOM} text-ink2`}>The plan cannot be asked just now.</p>;
+  if (data === undefined) return <p className={`${ROOM} text-ink2`}>Asking the plan …</p>;
   const said = [
     ['1 in 2', data.half],
     ['9 in 10', data.nine],
     ['19 in 20', data.nineteen],
   ] as const;
   return (
-    <div className="text-[13px]" role="status">
+    <div className={ROOM} role="status">
       <p className="text-ink2">
         By the plan such a unit is ready{' '}
         {said.map(([chance, at], i) => (

@@ -3,9 +3,8 @@
 import { useMemo, useState } from 'react';
 import type { DayFacts } from '@/core/plan/day-facts';
 import { type DayPlan, lateUnits, type Moved } from '@/core/plan/day-plan';
-import type { Help } from '@/core/plan/helps';
+import { type Help, sayHelpful } from '@/core/plan/helps';
 import { sayReasons } from '@/core/plan/late';
-import { saySupposed } from '@/core/plan/what-if';
 import { sayFullDate, saySpan, sayWhen } from '@/core/quantity/say-time';
 import { Tag } from '../drawing/tag';
 import { Go } from '../shell/go';
@@ -88,10 +87,10 @@ export function LatePanel({
       <ul>
         {(found?.best ?? []).map((h) => (
           <li
-            key={JSON.stringify(h.supposed)}
+            key={JSON.stringify(h.helpful)}
             className="grid grid-cols-[15rem_13rem_1fr] gap-x-3 border-t border-hair py-1.5 max-md:grid-cols-1"
           >
-            <b>{saySupposed(h.supposed, now, nameOf, labelOf)}</b>
+            <b>{sayHelpful(h.helpful, now, nameOf, labelOf)}</b>
             <span>
               lateness {saySpan((h.latenessMin + h.savedMin) * MINUTE_MS)} → <b>{saySpan(h.latenessMin * MINUTE_MS)}</b>
             </span>

@@ -157,7 +157,7 @@ function Turn({
           Not now …
         </button>
       </p>
-      {notNow && <PinForm unitId={op.unitId} tag={op.tag} facts={facts} now={now} onDone={() => onNotNow(false)} />}
+      {notNow && unit !== undefined && <PinForm unit={unit.unit} facts={facts} now={now} onDone={() => onNotNow(false)} />}
     </div>
   );
 }
@@ -165,7 +165,6 @@ function Turn({
 /** What somebody wants of the plan, shown as such, taken off by a press. */
 function Pinned({ facts, now }: { readonly facts: DayFacts; readonly now: number }) {
   const { ask, asking, told } = useAsk();
-  const nameOf = (id: string): string => facts.people.find((p) => p.id === id)?.name ?? 'somebody who is not here';
   const shown = facts.pins.flatMap((pin) => {
     const unit = facts.units.find((u) => u.id === pin.unitId);
     return unit === undefined ? [] : [{ pin, unit }];
@@ -176,7 +175,7 @@ function Pinned({ facts, now }: { readonly facts: DayFacts; readonly now: number
       <ul>
         {shown.map(({ pin, unit }) => (
           <li key={pin.id} className="flex flex-wrap items-center gap-x-2 border-b border-hair py-1">
-            <Tag text={unit.tag} /> <b>{sayPin(pin, now, nameOf)}</b>
+            <Tag text={unit.tag} /> <b>{sayPin(pin, unit, now, facts.people)}</b>
             <span className="text-[13px] text-ink2">
               {pin.by}, {sayWhen(pin.madeAt, now)}: {pin.why}
             </span>
@@ -211,7 +210,7 @@ function PinAnother({ facts, now }: { readonly facts: DayFacts; readonly now: nu
         options={facts.units.map((u) => ({ value: u.tag, text: `${u.tag} ${u.label}` }))}
         onSay={setTag}
       />
-      {unit !== undefined && <PinForm key={unit.id} unitId={unit.id} tag={unit.tag} facts={facts} now={now} onDone={() => setTag(null)} />}
+      {unit !== undefined && <PinForm key={unit.id} unit={unit} facts={facts} now={now} onDone={() => setTag(null)} />}
     </>
   );
 }

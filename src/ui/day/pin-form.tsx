@@ -1,7 +1,7 @@
 'use client';
 
 import { pinAction } from '@/app/actions/day';
-import type { DayFacts } from '@/core/plan/day-facts';
+import { type DayFacts, doneBy, type RackUnit } from '@/core/plan/day-facts';
 import type { NewPin, Pin } from '@/core/plan/pin';
 import { ActionFormFrame } from '../form/action-form';
 import { fieldsOf } from '../form/fields';
@@ -20,19 +20,18 @@ const KIND_WORDS: { readonly [K in Pin['kind']]: string } = {
 
 /** Says what the plan is to do with a unit, and why; it stands with the name of whoever said so. */
 export function PinForm({
-  unitId,
-  tag,
+  unit,
   facts,
   now,
   onDone,
 }: {
-  readonly unitId: string;
-  readonly tag: string;
+  readonly unit: RackUnit;
   readonly facts: DayFacts;
   readonly now: number;
   readonly onDone: () => void;
 }) {
-  const able = facts.people.filter((p) => p.skills.length > 0);
+  const { id: unitId, tag, ops } = unit;
+  const able = facts.people.filter((p) => doneBy(p, ops).length > 0);
   const form = useAskForm(
     pinAction,
     { kind: 'not-before', at: twoHoursOn(facts, now), personId: able[0]?.id ?? '', why: '' } as Values,
@@ -55,7 +54,9 @@ export function PinForm({
         name="kind"
         label={`What the plan does with ${tag}`}
         wrap
-        options={Object.entries(KIND_WORDS).map(([value, text]) => ({ value, text }))}
+        options={Object.entries(KIND_WORDS)
+          .filter(([value]) => value !== 'person' || able.length > 0)
+          .map(([value, text]) => ({ value, text }))}
       />
       {kind === 'not-before' && <Moment name="at" label="Not before" className="w-full" hour={8} />}
       {kind === 'person' && <Select name="personId" label="By" options={able.map((p) => ({ value: p.id, text: p.name }))} />}

@@ -34,9 +34,11 @@ export function MomentField({
 }) {
   const id = useId();
   const [typed, setTyped] = useState<string>();
+  /** What stood there as somebody came to it: nothing that is filled in later changes it under their fingers. */
+  const [met, setMet] = useState<string>();
   const [picking, setPicking] = useState(false);
   const button = useRef<HTMLButtonElement>(null);
-  const shown = typed ?? (value === null || !isMoment(value) ? '' : sayWhen(value, Date.now()));
+  const shown = typed ?? met ?? (value === null || !isMoment(value) ? '' : sayWhen(value, Date.now()));
   const read = typed === undefined || typed.trim() === '' ? undefined : parseMoment(typed, Date.now(), hour);
   const type = (text: string): void => {
     setTyped(text);
@@ -58,8 +60,14 @@ export function MomentField({
           aria-invalid={read?.ok === false || invalid}
           aria-describedby={`${id}-note`}
           autoComplete="off"
+          onFocus={(e) => setMet(e.target.value)}
+          // What was filled in is replaced as a whole by what is typed, by finger as by Tab.
+          onClick={(e) => typed === undefined && e.currentTarget.select()}
           onChange={(e) => type(e.target.value)}
-          onBlur={() => read?.ok !== false && setTyped(undefined)}
+          onBlur={() => {
+            setMet(undefined);
+            if (read?.ok !== false) setTyped(undefined);
+          }}
         />
         <button
           ref={button}
