@@ -282,7 +282,7 @@ test('the counter promises the date that holds at 9 in 10; it is filled in until
   await page.keyboard.type('31.12.');
   await (await hand.field('Family')).select('slave');
   await shows(page, /By the plan such a unit is ready .+ 9 in 10/);
-  expect(await promised()).toMatch(/^31 Dec 16:00$/);
+  expect(await promised()).toBe('31.12.');
   for (const [asked, status] of [
     ['family=slave&material=alloy', 200],
     ['family=slave&material=wood', 422],
