@@ -35,6 +35,7 @@ export async function tryAction(target: Target, random: Random, actions: readonl
   const action = random.pick(actions);
   const person = random.next() < 0.05 ? undefined : random.pick(PEOPLE);
   const value = random.next() < 0.02 ? null : madeUp(action.schema, random, await target.known(random));
+  const cookie = (person === undefined ? undefined : target.cookies.get(person.id)) ?? '';
   const { answer, text } = await ask(
     `action ${action.name}`,
     `${target.origin}${action.path}`,
@@ -45,7 +46,7 @@ export async function tryAction(target: Target, random: Random, actions: readonl
         'next-action': action.id,
         'content-type': 'text/plain;charset=UTF-8',
         origin: target.origin,
-        cookie: (person === undefined ? undefined : target.cookies.get(person.id)) ?? '',
+        cookie,
       },
     },
     // What it changes is shown at once: the page comes with the answer.
@@ -55,6 +56,7 @@ export async function tryAction(target: Target, random: Random, actions: readonl
   const given = { ...answer, ...(code === undefined ? {} : { code }) };
   if (answer.fault !== undefined) return { ...given, fault: `${answer.fault}; sent ${sent(value)}` };
   if (code === 'bug' || code === 'storage') return { ...given, fault: `${code}; sent ${sent(value)}` };
+  if (code === 'signed-out' && person !== undefined && (await target.wasEnded(person.id, cookie)) === 'ended') return given;
   const allowed = person === undefined ? 'signed-out' : may(person.role, action.doing) ? undefined : 'forbidden';
   const wrongRole = allowed === undefined ? code === 'forbidden' || code === 'signed-out' : code !== undefined && code !== allowed;
   return wrongRole ? { ...given, fault: `as ${person?.role ?? 'a stranger'} came to ${code}` } : given;

@@ -2,12 +2,14 @@ import { cpSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
+import { eq } from 'drizzle-orm';
 import { isRunStep } from '@/core/prove/programme/step';
 import { stepsFor } from '@/core/unit/proving';
 import { tagOf } from '@/core/unit/unit-record';
 import { databaseUrl, migrateDb, theDb } from '@/db/engine/connection';
 import { loadUnit } from '@/db/engine/load-unit';
 import { theAuth } from '@/db/people/auth';
+import { accounts, people, sessions } from '@/db/tables';
 import { historyOf } from '@/db/unit/history';
 import { PEOPLE } from '../../demo/people';
 import { seedDemo } from '../../demo/seed';
@@ -66,6 +68,17 @@ const cookieOf = async (id: string, pin: string): Promise<string> => {
 };
 const cookies = new Map<string, string>();
 for (const { id, pin } of PEOPLE) cookies.set(id, await cookieOf(id, pin));
+/** What people are and sign in by, as it was before anything was sent. */
+const [peopleBefore, accountsBefore] = [await db.select().from(people), await db.select().from(accounts)];
+const wasEnded = async (personId: string, cookie: string): Promise<'ended' | 'open'> => {
+  const token = decodeURIComponent(/session_token=([^.;]+)/.exec(cookie)?.[1] ?? '');
+  if ((await db.select().from(sessions).where(eq(sessions.token, token))).length > 0) return 'open';
+  if (cookies.get(personId) !== cookie) return 'ended';
+  for (const row of peopleBefore) await db.insert(people).values(row).onConflictDoUpdate({ target: people.id, set: row });
+  for (const row of accountsBefore) await db.insert(accounts).values(row).onConflictDoUpdate({ target: accounts.id, set: row });
+  cookies.set(personId, await cookieOf(personId, PEOPLE.find((p) => p.id === personId)?.pin ?? ''));
+  return 'ended';
+};
 
 const client = createClient({ url: databaseUrl() });
 const rowsOf = async (sql: string) => (await client.execute(sql)).rows as unknown as readonly Record<string, string>[];
@@ -116,6 +129,7 @@ const target: Target = {
   origin: `http://localhost:${port}`,
   token,
   cookies,
+  wasEnded,
   known: async (random) => {
     const aimed = random.pick(all.filter((u) => !untouched.includes(u.id as string))).id as string;
     const [unit] = await rowsOf(`select id, version from units where id = '${aimed}'`);

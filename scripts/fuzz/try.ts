@@ -9,6 +9,8 @@ export type Target = {
   /** A signed-in cookie by person; none for a stranger. */
   readonly cookies: ReadonlyMap<string, string>;
   readonly known: (random: Random) => Promise<Known>;
+  /** Somebody is told that they are signed out: was their session ended, by themselves or an owner? They are signed in again then. */
+  readonly wasEnded: (personId: string, cookie: string) => Promise<'ended' | 'open'>;
 };
 
 /** What one try came to. */

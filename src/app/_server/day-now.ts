@@ -79,7 +79,7 @@ const make = async (
 ): Promise<Result<Kept, NotDone>> => {
   const seen = await dayFacts(db, now, shop);
   const facts = before === undefined ? seen : presuming(seen, before.schedule.ops, before.facts.now);
-  const { request, leftOut } = dayRequest(facts);
+  const { request, leftOut } = dayRequest(facts, 'waited');
   const made = await inPool('plan', { request, before: before?.schedule.ops ?? null });
   return made.ok ? ok({ facts, request, schedule: made.value, leftOut, stamp }) : made;
 };

@@ -47,14 +47,18 @@ export type LeftOut = { readonly tag: string; readonly station: Station };
 const MINUTE_MS = 60_000;
 /** What is pinned to be first weighs as much as so many others. */
 const FIRST_WEIGHT = 1000;
-/** Tries, and operations times tries, that a plan takes in a few tenths of a second: one of the first tries is as long on a short list as on a long one. */
-const QUICK_TRIES = 60;
+/** Tries of a plan that a page waits for, and of one that is made beside it; one of the first tries is as long on a short list as on a long one. */
+const TRIES = { waited: 12, beside: 60 } as const;
+/** Operations times tries, at the most: a few tenths of a second. */
 const QUICK_WORK = 15_000;
 /** Bigger shops are shown the plain list at once, and looked at further while the page is there. */
 const PLAIN_FROM = 800;
 
-/** What is planned and for how long it is looked: bigger shops get fewer tries at once. */
-export const dayRequest = (facts: DayFacts): { readonly request: ScheduleRequest; readonly leftOut: readonly LeftOut[] } => {
+/** What is planned and for how long it is looked: bigger shops get fewer tries at once. @param made while a page waits for it, or beside it */
+export const dayRequest = (
+  facts: DayFacts,
+  made: keyof typeof TRIES = 'beside',
+): { readonly request: ScheduleRequest; readonly leftOut: readonly LeftOut[] } => {
   const able = new Set(facts.people.filter((p) => p.shifts.length > 0).flatMap((p) => p.skills));
   const started = new Map<string, number>();
   const leftOut: LeftOut[] = [];
@@ -83,7 +87,7 @@ export const dayRequest = (facts: DayFacts): { readonly request: ScheduleRequest
       people: facts.people.map(({ id, skills, shifts }) => ({ id, skills: [...skills], shifts: [...shifts] })),
       benches: facts.benches.map(({ id, places }) => ({ id, places })),
       units: [...units, ...down],
-      effort: ops > PLAIN_FROM ? 0 : Math.min(QUICK_TRIES, Math.floor(QUICK_WORK / Math.max(1, ops))),
+      effort: ops > PLAIN_FROM ? 0 : Math.min(TRIES[made], Math.floor(QUICK_WORK / Math.max(1, ops))),
     },
     leftOut,
   };

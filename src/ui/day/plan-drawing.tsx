@@ -227,7 +227,7 @@ function Block({
 }) {
   const [x0, x1] = [xOf(axis, op.startAt), xOf(axis, op.endAt)];
   return (
-    <li className="absolute" style={{ left: percent(x0), width: `max(6px, calc(${percent(x1 - x0)} - 2px))`, top, height }}>
+    <li className="@container absolute" style={{ left: percent(x0), width: `max(6px, calc(${percent(x1 - x0)} - 2px))`, top, height }}>
       <Go
         data-block
         href={`/units/${op.tag}/${op.ops[0].op.station}`}
@@ -238,8 +238,11 @@ function Block({
         className={`block size-full overflow-hidden border px-1 leading-tight whitespace-nowrap ${LOOKS[look]}`}
         style={op.ops[0].op.kind === 'wait' ? { backgroundImage: HATCHED } : undefined}
       >
-        <b className="block text-[12px]">{short === 'unit' ? op.words : op.tag.slice(op.tag.lastIndexOf('-') + 1)}</b>{' '}
-        {short === 'bench' && <span className="block text-[11px]">{op.words}</span>}
+        {/* Four figures of a tag take so much; half of one tells nothing. */}
+        <b className="hidden truncate text-[12px] @min-[38px]:block">
+          {short === 'unit' ? op.words : op.tag.slice(op.tag.lastIndexOf('-') + 1)}
+        </b>{' '}
+        {short === 'bench' && <span className="hidden truncate text-[11px] @min-[38px]:block">{op.words}</span>}
       </Go>
     </li>
   );

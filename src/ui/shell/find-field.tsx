@@ -24,7 +24,7 @@ export function FindField() {
           aria-label="Find a unit"
           title="Find (/)"
           placeholder="Tag, machine, name  /"
-          className="min-h-9 w-full border border-[#48565a] bg-[#20292c] px-2.5 text-on-bar placeholder:text-on-bar2"
+          className="min-h-9 w-full border border-[#48565a] bg-[#20292c] px-2.5 text-ellipsis text-on-bar placeholder:text-on-bar2"
         />
       </form>
     </search>
