@@ -43,6 +43,8 @@ export async function register(): Promise<void> {
   if (lost > 0) theLog().warn({ lost }, 'runs that the last stop left behind are marked as interrupted');
   await photoStore().sweep();
   await sweepBackups(Date.now());
+  const { makeFirstPlans } = await import('./app/_server/day-now');
+  makeFirstPlans().catch((error: unknown) => theLog().error({ err: error }, 'the first plan could not be made'));
   await every(HOUR_MS, 'old sessions were not swept', () => sweepSessions(db, Date.now()));
   await every(MINUTE_MS, 'the backup of the night was not made', () => backupByNight(db, Date.now()));
 }

@@ -70,6 +70,20 @@ export async function dayNow(branch: Branch | undefined, now = Date.now()): Prom
   return place.making.plan;
 }
 
+/** The facts of the plan that people go by, though something may have changed since. */
+export const dayLately = async (branch: Branch | undefined): Promise<DayFacts | undefined> => {
+  const { kept } = placeOf(branch);
+  if (kept !== undefined) return kept.facts;
+  const day = await dayNow(branch);
+  return day.ok ? day.value.facts : undefined;
+};
+
+/** The plans are made before the first one asks: reading the shop and planning take several times as long the first time. */
+export async function makeFirstPlans(): Promise<void> {
+  const { branches } = (await shopNow()).settings;
+  for (const branch of branches.length === 0 ? [undefined] : branches) await dayNow(branch);
+}
+
 const make = async (
   db: Db,
   shop: Parameters<typeof dayFacts>[2],
@@ -86,16 +100,17 @@ const make = async (
 
 /** A plan that somebody found by looking further: taken where it still holds and is better than the one there is. */
 export async function takePlan(branch: Branch | undefined, found: readonly ScheduledOp[]): Promise<Result<'taken' | 'no better', NotDone>> {
-  const day = await dayNow(branch);
-  if (!day.ok) return day;
-  const tried = await inPool('keep-plan', { request: day.value.request, before: found });
+  const place = placeOf(branch);
+  const { kept } = place;
+  // What was found for a plan that is being made again, or is not there, is of no use.
+  if (kept === undefined || place.making !== undefined) return ok('no better');
+  const tried = await inPool('keep-plan', { request: kept.request, before: found });
   if (!tried.ok) return tried;
-  const { unplaced, lateness } = day.value.schedule;
+  const { unplaced, lateness } = kept.schedule;
   const better =
     tried.value.unplaced.length < unplaced.length ||
     (tried.value.unplaced.length === unplaced.length && tried.value.lateness < lateness - 1);
-  const place = placeOf(branch);
-  if (!better || place.kept?.request !== day.value.request) return ok('no better');
+  if (!better || place.kept?.request !== kept.request) return ok('no better');
   place.kept = { ...place.kept, schedule: tried.value };
   return ok('taken');
 }

@@ -14,7 +14,7 @@ import { addPin, endPin } from '@/db/plan/pins';
 import { sayTime } from '@/db/plan/taught';
 import { sayNotDone } from '@/pool/pool';
 import { act } from '../_server/act';
-import { dayNow, planBranch, takePlan } from '../_server/day-now';
+import { dayLately, planBranch, takePlan } from '../_server/day-now';
 
 /** This unit first, this one by that person, or not before. */
 export const pinAction = act('plan', NewPin, async (pin, { db, person, now }) => {
@@ -26,10 +26,10 @@ export const pinAction = act('plan', NewPin, async (pin, { db, person, now }) =>
 /** Why a pin to a person would do nothing; undefined where it does something, or where that cannot be told. */
 const sayIdle = async (pin: NewPin, branch: string | null): Promise<string | undefined> => {
   if (pin.kind !== 'person') return undefined;
-  const day = await dayNow(await planBranch(branch));
-  const unit = day.ok ? day.value.facts.units.find((u) => u.id === pin.unitId) : undefined;
-  if (!day.ok || unit === undefined) return undefined;
-  const doer = day.value.facts.people.find((p) => p.id === pin.personId);
+  const facts = await dayLately(await planBranch(branch));
+  const unit = facts?.units.find((u) => u.id === pin.unitId);
+  if (facts === undefined || unit === undefined) return undefined;
+  const doer = facts.people.find((p) => p.id === pin.personId);
   if (doer === undefined) return 'Whoever it is pinned to does not work here: choose somebody else.';
   return doneBy(doer, unit.ops).length > 0
     ? undefined

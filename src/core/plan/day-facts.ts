@@ -48,7 +48,7 @@ const MINUTE_MS = 60_000;
 /** What is pinned to be first weighs as much as so many others. */
 const FIRST_WEIGHT = 1000;
 /** Tries of a plan that a page waits for, and of one that is made beside it; one of the first tries is as long on a short list as on a long one. */
-const TRIES = { waited: 12, beside: 60 } as const;
+const TRIES = { waited: 8, beside: 60 } as const;
 /** Operations times tries, at the most: a few tenths of a second. */
 const QUICK_WORK = 15_000;
 /** Bigger shops are shown the plain list at once, and looked at further while the page is there. */
