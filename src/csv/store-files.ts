@@ -1,12 +1,16 @@
+import { CHARGES, PRICE_KINDS, type Price, priceKey } from '@/core/cost/price';
 import type { Dims } from '@/core/family/dims';
 import { UNIT_KINDS } from '@/core/family/family-name';
 import { PART_KIND_NAMES } from '@/core/family/part-kind';
 import type { Fitment } from '@/core/identify/fitment';
+import { amountOf, centsOf } from '@/core/quantity/cents';
 import { fail, ok, type Result } from '@/core/result';
 import type { FileProblem } from '@/core/schema/file-problem';
+import { STATIONS } from '@/core/station';
 import type { Article, BagItem } from '@/core/store/article';
 import type { CustomerRow, Lined, StockRow, StoreRows, StoreRowsOf } from '@/core/store/store-rows';
-import type { CsvTable } from './read-table';
+import { WAYS } from '@/core/way';
+import type { CsvTable, Line } from './read-table';
 import { RowReader } from './row-reader';
 
 /** What the store takes in and gives out as a table. */
@@ -16,6 +20,7 @@ export const STORE_FILES = {
   fitments: 'Fitments: a line for each',
   stock: 'Stock: what is on the shelf, a line for each lot',
   customers: 'Customers: a line for each',
+  prices: 'Price list: a line for each price',
 } as const;
 export type StoreFile = keyof typeof STORE_FILES;
 export const STORE_FILE_NAMES = Object.keys(STORE_FILES) as readonly StoreFile[];
@@ -50,6 +55,26 @@ export const COLUMNS: { readonly [F in StoreFile]: { readonly all: readonly stri
   },
   stock: { all: ['number', 'lot', 'qty', 'expires'], needed: ['number', 'lot', 'qty'] },
   customers: { all: ['name', 'phone'], needed: ['name'] },
+  prices: {
+    all: [
+      'what',
+      'family',
+      'way',
+      'station',
+      'uptoMm',
+      'number',
+      'boreMm',
+      'fitment',
+      'supplier',
+      'stock',
+      'days',
+      'price',
+      'name',
+      'on',
+      'percent',
+    ],
+    needed: ['what', 'price'],
+  },
 };
 
 /** A row as it is to be, and the line of the file it stands on. */
@@ -109,6 +134,8 @@ const rowsOf = (what: StoreFile, { rows }: CsvTable, reader: RowReader): StoreRo
           reader,
         ),
       };
+    case 'prices':
+      return { what, rows: once(pricesIn(rows, reader), priceKey, 'what', reader) };
   }
 };
 
@@ -204,6 +231,58 @@ const stockIn = (row: Row, r: RowReader): StockRow => {
 /** As they are entered at the counter: who has the same name and telephone is the same customer. */
 const customerIn = (row: Row, r: RowReader): CustomerRow => ({ name: r.text(row, 'name', 120, 'needed'), phone: r.text(row, 'phone', 40) });
 
+const pricesIn = (rows: readonly Row[], r: RowReader): readonly Lined<Price>[] =>
+  rows.flatMap((row) => {
+    const price = priceIn(row, r);
+    return price === undefined ? [] : [{ line: row.line, row: price }];
+  });
+
+/** A line of the price list; what it has no use for is passed over. */
+const priceIn = (row: Row, r: RowReader): Price | undefined => {
+  const what = r.oneOf(row, 'what', PRICE_KINDS);
+  if (what === undefined) return undefined;
+  const any = <T extends string>(column: string, words: readonly T[]): T | null =>
+    (row.cells[column] ?? '') === '' ? null : (r.oneOf(row, column, words) ?? null);
+  const needed = (column: string, [least, most]: readonly [number, number], kind: 'whole' | 'any' = 'any'): number => {
+    if ((row.cells[column] ?? '') === '') r.wrong(row, column, 'is empty');
+    return r.number(row, column, [least, most], kind) ?? least;
+  };
+  const cents = (): number => centsOf(needed('price', [0, 1e8]));
+  switch (what) {
+    case 'work':
+      return { what, family: any('family', UNIT_KINDS), way: any('way', WAYS), station: any('station', STATIONS), cents: cents() };
+    case 'sleeve':
+      return {
+        what,
+        family: any('family', UNIT_KINDS),
+        uptoMm: r.number(row, 'uptoMm', [1, 300]),
+        supplier: r.text(row, 'supplier', 80, 'needed'),
+        days: needed('days', [0, 3650], 'whole'),
+        cents: cents(),
+      };
+    case 'exchange':
+    case 'new': {
+      const [supplier, fitment] = [r.text(row, 'supplier', 80), r.text(row, 'fitment', 100)];
+      return {
+        what,
+        number: r.text(row, 'number', 60, 'needed'),
+        family: r.oneOf(row, 'family', UNIT_KINDS) ?? 'master-single',
+        boreMm: r.number(row, 'boreMm', [1, 300]),
+        fitment: fitment === '' ? null : fitment,
+        supplier,
+        stock: r.number(row, 'stock', [0, 100_000], 'whole') ?? 0,
+        // On the own shelf it is there at once.
+        days: supplier === '' ? 0 : needed('days', [0, 3650], 'whole'),
+        cents: cents(),
+      };
+    }
+    case 'tax':
+      return { what, name: r.text(row, 'name', 40, 'needed'), on: any('on', CHARGES), pct: needed('percent', [0, 100]) };
+    case 'rounding':
+      return { what, cents: Math.max(1, centsOf(needed('price', [0, 1e6]))) };
+  }
+};
+
 /** Rows of which each comes once; a second is told at its line. */
 const once = <T>(rows: readonly Lined<T>[], key: (row: T) => string, column: string, r: RowReader): readonly Lined<T>[] => {
   const first = new Map<string, number>();
@@ -213,6 +292,16 @@ const once = <T>(rows: readonly Lined<T>[], key: (row: T) => string, column: str
     else r.wrong({ line }, column, `${key(row)} stands on line ${before} already`);
   }
   return rows;
+};
+
+/** A line of the price list in the columns of its file; money in the shop's own. */
+export const priceLine = (p: Price): Line => {
+  const { cents, pct, ...rest } = { cents: null, pct: null, ...p };
+  return {
+    ...Object.fromEntries(COLUMNS.prices.all.map((c) => [c, (rest as Readonly<Record<string, unknown>>)[c] ?? ''])),
+    price: cents === null ? '' : amountOf(cents),
+    percent: pct ?? '',
+  };
 };
 
 const dimCells = (dims: Dims): Readonly<Record<string, unknown>> => Object.fromEntries(DIMS.map((d) => [d, dims[d] ?? '']));

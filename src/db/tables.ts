@@ -1,6 +1,7 @@
 // The tables of the shop, by the station that fills them.
 export * from './tables/bench';
 export * from './tables/bore';
+export * from './tables/cost';
 export * from './tables/customer';
 export * from './tables/kit';
 export * from './tables/people';

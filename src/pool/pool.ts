@@ -29,39 +29,53 @@ const limitOf = (task: Task): number => (task === 'read-file' || task.startsWith
 
 /** Tasks that wait at the most, and the memory of a thread, MB: a workbook takes more than anything on the wire. */
 const MOST_WAITING = 100;
-const MOST_MB = { wire: 384, shop: 768 };
+const MOST_MB = { wire: 384, shop: 768, day: 384 };
 const MOST_YOUNG_MB = 32;
-/** Threads give way to the one that answers pages. */
-const NICE = 10;
+/** Threads give way to the one that answers pages; a page waits for its plan. */
+const NICE = { wire: 10, shop: 10, day: 0 };
 /** A thread with nothing to do ends after this long, ms; one of each pool stays. */
 const IDLE_MS = 60_000;
 
-const newPool = (maxThreads: number, mostMb: number): Piscina =>
+type PoolName = keyof typeof NICE;
+const newPool = (name: PoolName, maxThreads: number): Piscina =>
   new Piscina({
     // The build makes it of src/pool/thread.ts.
     filename: process.env.EDDRIN_POOL as string,
     minThreads: 1,
     maxThreads,
     idleTimeout: IDLE_MS,
-    niceIncrement: NICE,
-    resourceLimits: { maxOldGenerationSizeMb: mostMb, maxYoungGenerationSizeMb: MOST_YOUNG_MB },
+    niceIncrement: NICE[name],
+    resourceLimits: { maxOldGenerationSizeMb: MOST_MB[name], maxYoungGenerationSizeMb: MOST_YOUNG_MB },
   });
 
 declare global {
   // One set of threads a process, also when a bundler makes two copies of this module.
-  var eddrinPools: { readonly wire: Piscina; readonly shop: Piscina } | undefined;
+  var eddrinPools: { readonly [P in PoolName]: Piscina } | undefined;
 }
 
-/** The threads: scripts and instruments wait for each other, not the shop for them. Begun at the server's start, so that nobody waits for that. */
+/** The threads: scripts and instruments wait for each other, not the shop for them, nor the plan for a file or a paper. Begun at the server's start, so that nobody waits for that. */
 export const thePools = () => {
   const most = Math.min(4, Math.max(1, availableParallelism() - 1));
-  globalThis.eddrinPools ??= { wire: newPool(most, MOST_MB.wire), shop: newPool(most, MOST_MB.shop) };
+  globalThis.eddrinPools ??= { wire: newPool('wire', most), shop: newPool('shop', most), day: newPool('day', 1) };
   return globalThis.eddrinPools;
+};
+
+const poolOf = (task: Task): PoolName => {
+  switch (task) {
+    case 'compute':
+      return 'wire';
+    case 'plan':
+    case 'keep-plan':
+    case 'promise':
+      return 'day';
+    default:
+      return 'shop';
+  }
 };
 
 /** Does a task in a thread of its own, so that pages are answered meanwhile. @throws what the task throws: a fault of the program */
 export async function inPool<T extends Task>(task: T, input: Input<T>): Promise<Result<Output<T>, NotDone>> {
-  const pool = thePools()[task === 'compute' ? 'wire' : 'shop'];
+  const pool = thePools()[poolOf(task)];
   if (pool.queueSize >= MOST_WAITING) return fail('too many at once');
   try {
     return ok((await pool.run({ task, input, locale: locale() }, { signal: AbortSignal.timeout(limitOf(task)) })) as Output<T>);

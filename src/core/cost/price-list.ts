@@ -1,10 +1,13 @@
 import type { UnitKind } from '../family/family-name';
-import type { Way } from '../plan/taught';
 import type { Station } from '../station';
+import type { Way } from '../way';
 import type { Charge, Price, PriceKind, PriceOf } from './price';
 
 const ofKind = <K extends PriceKind>(prices: readonly Price[], ...kinds: readonly K[]): readonly PriceOf<K>[] =>
   prices.filter((p): p is PriceOf<K> => (kinds as readonly PriceKind[]).includes(p.what));
+
+/** Lines that a price list may have. */
+export const MOST_PRICES = 5000;
 
 /** Whose price is wanted: a unit that goes a way. */
 export type Priced = { readonly family: UnitKind; readonly way: Way };

@@ -1,7 +1,7 @@
 import type { UnitKind } from '../family/family-name';
-import { WAY_WORDS, type Way } from '../plan/taught';
 import { fixed } from '../quantity/figure';
 import { STATION_WORDS, type Station } from '../station';
+import { WAY_WORDS, type Way } from '../way';
 
 /** What the price list has lines for. */
 export const PRICE_WORDS = {

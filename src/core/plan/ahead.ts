@@ -1,9 +1,9 @@
 import type { PLACE_KINDS } from '../shop/settings';
 import type { Station } from '../station';
 import { type UsualWait, usualMinutes, usualWait } from '../unit/usual-waits';
+import type { Way } from '../way';
 import type { Skill } from './skills';
 import { heldBy, type Running, type Standing } from './standing';
-import type { Way } from './taught';
 import type { StationTime } from './times';
 
 export type PlaceKind = (typeof PLACE_KINDS)[number];

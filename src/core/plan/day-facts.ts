@@ -1,11 +1,11 @@
 import type { ScheduleRequest } from '../day/schedule-schema';
 import type { UnitKind } from '../family/family-name';
 import type { Station } from '../station';
+import type { Way } from '../way';
 import { type AheadOp, notBegun, type PlaceKind, skillOf } from './ahead';
 import type { Pin } from './pin';
 import type { Shift } from './shifts';
 import type { Skill } from './skills';
-import type { Way } from './taught';
 
 export type Worker = { readonly id: string; readonly name: string; readonly skills: readonly Skill[]; readonly shifts: readonly Shift[] };
 export type Bench = {

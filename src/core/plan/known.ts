@@ -4,8 +4,9 @@ import { FINISHES } from '../finish/finish';
 import type { Station } from '../station';
 import type { UnitRecord } from '../unit/unit-record';
 import type { UsualWait } from '../unit/usual-waits';
+import type { Way } from '../way';
 import type { Known } from './ahead';
-import type { Taught, Way } from './taught';
+import type { Taught } from './taught';
 import { type SaidTime, type StationTime, stationTime } from './times';
 
 /** What is known before counts as so many units. */

@@ -4,12 +4,13 @@ import type { Role } from '../people/role';
 import type { Work } from '../people/work';
 import { STANDARD_SHOP } from '../shop/settings';
 import { BENCH_HOURS } from '../station';
+import type { Way } from '../way';
 import { aheadOf, skillOf } from './ahead';
 import { knownOf } from './known';
 import { likeliest, likelyWays, repaired } from './likely-way';
 import { type Skill, skillsOf, withSigners } from './skills';
 import { heldBy, type Standing, standingOfNew } from './standing';
-import type { Taught, Way } from './taught';
+import type { Taught } from './taught';
 import { stationTime } from './times';
 
 const taught = (way: Way, minutes: Taught['minutes'] = {}, more: Partial<Taught> = {}): Taught => ({

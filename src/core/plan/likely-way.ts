@@ -1,7 +1,8 @@
 import type { Complaint } from '../book-in/complaint';
 import type { UnitKind } from '../family/family-name';
 import type { Material } from '../family/material';
-import { BORE_WAYS, type BoreWay, type Taught } from './taught';
+import { BORE_WAYS, type BoreWay } from '../way';
+import type { Taught } from './taught';
 
 export type WayChances = { readonly [W in BoreWay]: number };
 

@@ -1,10 +1,10 @@
 import { capital } from '../capital';
 import { saySpan, sayWhen } from '../quantity/say-time';
 import { STATION_WORDS } from '../station';
+import { WAY_WORDS } from '../way';
 import { doneBy, type LeftOut, type RackUnit, type Worker } from './day-facts';
 import type { PlannedUnit, Stretch } from './day-plan';
 import type { Pin } from './pin';
-import { WAY_WORDS } from './taught';
 
 const MINUTE_MS = 60_000;
 

@@ -6,7 +6,7 @@ import { STATION_WORDS, STATIONS, type Station } from '../station';
 import { factsOf } from '../unit/facts-of';
 import type { UnitRecord } from '../unit/unit-record';
 import { usualMinutes, usualWait } from '../unit/usual-waits';
-import type { BoreWay, Way } from './taught';
+import type { BoreWay, Way } from '../way';
 
 const MINUTE_MS = 60_000;
 

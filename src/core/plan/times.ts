@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { UNIT_KINDS, type UnitKind } from '../family/family-name';
 import { BENCH_HOURS, STATIONS, type Station } from '../station';
 import { median } from '../statistics/summary';
-import { type Taught, WAYS, type Way } from './taught';
+import { WAYS, type Way } from '../way';
+import type { Taught } from './taught';
 
 /** How long a station takes: half of the units less than `minutes`; `spread` is the standard deviation of the logarithm. */
 export type StationTime = {

@@ -1,3 +1,4 @@
+import type { Price } from '../cost/price';
 import type { Fitment } from '../identify/fitment';
 import type { Article } from './article';
 
@@ -11,4 +12,5 @@ export type StoreRowsOf =
   | { readonly what: 'kits' | 'sundries'; readonly rows: readonly Lined<Omit<Article, 'id' | 'reorderAt'>>[] }
   | { readonly what: 'fitments'; readonly rows: readonly Lined<Fitment>[] }
   | { readonly what: 'stock'; readonly rows: readonly Lined<StockRow>[] }
-  | { readonly what: 'customers'; readonly rows: readonly Lined<CustomerRow>[] };
+  | { readonly what: 'customers'; readonly rows: readonly Lined<CustomerRow>[] }
+  | { readonly what: 'prices'; readonly rows: readonly Lined<Price>[] };

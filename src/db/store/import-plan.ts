@@ -1,4 +1,7 @@
 import { inArray, sql } from 'drizzle-orm';
+import { PRICE_WORDS, type Price, priceKey, sayPrice } from '@/core/cost/price';
+import { MOST_PRICES, withPrices } from '@/core/cost/price-list';
+import { FAMILIES } from '@/core/family/families';
 import type { Fitment } from '@/core/identify/fitment';
 import type { Person } from '@/core/people/role';
 import { isoDay } from '@/core/quantity/say-time';
@@ -7,6 +10,7 @@ import type { FileProblem } from '@/core/schema/file-problem';
 import type { Article } from '@/core/store/article';
 import type { Fate, FatedRow } from '@/core/store/import-record';
 import type { CustomerRow, Lined, StoreRows } from '@/core/store/store-rows';
+import { pricesInForce, setPrices } from '../cost/prices';
 import type { Reader, Tx } from '../engine/connection';
 import { mapInPieces } from '../engine/in-pieces';
 import { storedFitments } from '../identify/fitments';
@@ -21,7 +25,8 @@ export type Progress = (done: number, of: number) => void | Promise<void>;
 export type Undo =
   | { readonly what: 'articles'; readonly made: readonly string[]; readonly before: readonly (typeof articles.$inferSelect)[] }
   | { readonly what: 'fitments'; readonly made: readonly string[]; readonly before: readonly (typeof fitments.$inferSelect)[] }
-  | { readonly what: 'stock' | 'customers'; readonly made: readonly string[] };
+  | { readonly what: 'stock' | 'customers'; readonly made: readonly string[] }
+  | { readonly what: 'prices'; readonly version: number; readonly before: readonly Price[] };
 
 /** Rows that one statement writes or names: SQLite binds only so many values. */
 export const CHUNK = 500;
@@ -38,6 +43,8 @@ export const planImport = (db: Reader, file: StoreRows): Promise<Result<ImportPl
       return planStock(db, file.rows);
     case 'customers':
       return planCustomers(db, file.rows);
+    case 'prices':
+      return planPrices(db, file.rows);
   }
 };
 
@@ -226,6 +233,59 @@ const planCustomers = async (
   });
 };
 const sayCustomer = ({ name, phone }: CustomerRow): string => [name, phone].filter((t) => t !== '').join(', ');
+
+const planPrices = async (
+  db: Reader,
+  rows: Extract<StoreRows, { what: 'prices' }>['rows'],
+): Promise<Result<ImportPlan, readonly FileProblem[]>> => {
+  const { version, prices } = await pricesInForce(db);
+  const known = new Map(prices.map((p) => [priceKey(p), p]));
+  const fitmentIds = new Set((await storedFitments(db)).map((f) => f.id));
+  const problems = rows.flatMap(({ line, row }) =>
+    (row.what === 'exchange' || row.what === 'new') && row.fitment !== null && !fitmentIds.has(row.fitment)
+      ? [{ line, column: 'fitment', message: `there is no fitment ${row.fitment}` }]
+      : [],
+  );
+  if (problems.length > 0) return fail(problems);
+  const planned = rows.map(({ line, row }) => {
+    const before = known.get(priceKey(row));
+    const what = before === undefined ? [] : changesOf(before, row as Partial<Price>, Object.keys(row) as (keyof Price)[]);
+    return { line, row, fate: fateOf(before, what), what: what.join(', ') };
+  });
+  const after = withPrices(
+    prices,
+    rows.map((r) => r.row),
+    priceKey,
+  );
+  if (after.length > MOST_PRICES) return fail([{ line: 0, column: '', message: `a price list has at most ${MOST_PRICES} lines` }]);
+  return ok({
+    fates: planned.map(({ line, row, fate, what }) => ({
+      line,
+      name: `${PRICE_WORDS[row.what]}, ${sayPrice(row, (kind) => FAMILIES[kind].label)}`,
+      fate,
+      what,
+    })),
+    write: async (tx, { person, at }, told) => {
+      const wanted = planned.filter((p) => p.fate !== 'same');
+      if (wanted.length === 0) return { what: 'prices', version, before: prices };
+      // Prices that somebody set meanwhile stay, but for those that the file speaks of.
+      const now = await pricesInForce(tx);
+      const note = `${wanted.length} of a file`;
+      const made = await setPrices(
+        tx,
+        { personId: person.id, at },
+        note,
+        withPrices(
+          now.prices,
+          wanted.map((w) => w.row),
+          priceKey,
+        ),
+      );
+      await told(wanted.length, wanted.length);
+      return { what: 'prices', version: made, before: now.prices };
+    },
+  });
+};
 
 /** What differs, in the columns' names. */
 const changesOf = <T extends object>(before: T, after: Partial<T>, names: readonly (keyof T & string)[]): readonly string[] =>

@@ -1,6 +1,7 @@
 import { eq, inArray, sql } from 'drizzle-orm';
 import type { Person } from '@/core/people/role';
 import { fail, ok, type Result } from '@/core/result';
+import { pricesInForce, setPrices } from '../cost/prices';
 import type { Db, Tx } from '../engine/connection';
 import { articles, customers, fitments, imports, jobs, lots, stockMoves } from '../tables';
 import { type By, CHUNK, type Undo } from './import-plan';
@@ -52,6 +53,12 @@ const takeBack = async (tx: Tx, undo: Undo, by: By): Promise<readonly string[]> 
       const served = await withJobs(tx, undo.made);
       if (served.length > 0) return served.map((name) => `${name} has brought something since: they stay, and so does the import.`);
       await deleteAll(tx, customers, undo.made);
+      return [];
+    }
+    case 'prices': {
+      const { version } = await pricesInForce(tx);
+      if (version !== undo.version) return ['The prices have been changed since: they stay, and so does the import.'];
+      await setPrices(tx, { personId: by.person.id, at: by.at }, 'a file taken back', undo.before);
       return [];
     }
   }

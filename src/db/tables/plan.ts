@@ -1,7 +1,7 @@
 import { index, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { UNIT_KINDS } from '@/core/family/family-name';
-import { WAYS } from '@/core/plan/taught';
 import { STATIONS } from '@/core/station';
+import { WAYS } from '@/core/way';
 import { id, time } from './columns';
 import { ofUnit, units } from './units';
 

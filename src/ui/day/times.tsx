@@ -3,9 +3,9 @@
 import { useRouter } from 'next/navigation';
 import { sayTimeAction } from '@/app/actions/day';
 import type { UnitKind } from '@/core/family/family-name';
-import { WAY_WORDS, type Way } from '@/core/plan/taught';
 import type { StationTime } from '@/core/plan/times';
 import { STATION_WORDS, type Station } from '@/core/station';
+import { WAY_WORDS, type Way } from '@/core/way';
 import { SelectField } from '../field/select-field';
 import { Told } from '../save/told';
 import { useAsk } from '../save/use-ask';

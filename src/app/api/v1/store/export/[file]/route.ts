@@ -1,6 +1,7 @@
 import { isoDay } from '@/core/quantity/say-time';
 import type { Line } from '@/csv/read-table';
-import { fitmentLine, kitLines, STORE_FILE_NAMES, type StoreFile, sundryLine } from '@/csv/store-files';
+import { fitmentLine, kitLines, priceLine, STORE_FILE_NAMES, type StoreFile, sundryLine } from '@/csv/store-files';
+import { pricesInForce } from '@/db/cost/prices';
 import { type Db, theDb } from '@/db/engine/connection';
 import { storedFitments } from '@/db/identify/fitments';
 import { wholeStore } from '@/db/store/catalogue';
@@ -30,6 +31,7 @@ const TYPES = {
 const linesOf = async (db: Db, what: StoreFile): Promise<readonly Line[]> => {
   if (what === 'fitments') return (await storedFitments(db)).map(fitmentLine);
   if (what === 'customers') return everyCustomer(db);
+  if (what === 'prices') return (await pricesInForce(db)).prices.map(priceLine);
   const store = await wholeStore(db, Date.now());
   switch (what) {
     case 'kits':

@@ -1,0 +1,39 @@
+import { desc, eq } from 'drizzle-orm';
+import { z } from 'zod';
+import type { Price, PriceList } from '@/core/cost/price';
+import { PriceSchema } from '@/core/cost/price-schema';
+import { stored } from '@/core/schema/stored';
+import type { Reader, Tx } from '../engine/connection';
+import { people, priceLists } from '../tables';
+
+const Stored = z.array(stored(PriceSchema));
+
+/** The shop's prices as they are now; version 0 and no line where none were set yet. */
+export const pricesInForce = async (db: Reader): Promise<PriceList> => {
+  const [row] = await db.select().from(priceLists).orderBy(desc(priceLists.version)).limit(1);
+  return row === undefined ? { version: 0, at: 0, prices: [] } : { version: row.version, at: row.at, prices: Stored.parse(row.prices) };
+};
+
+/** A version of the prices, told: who made it when, and what changed. */
+export type PriceVersion = { readonly version: number; readonly at: number; readonly by: string | null; readonly note: string };
+
+/** The newest versions, so many of them. */
+export const priceVersions = (db: Reader, most: number): Promise<readonly PriceVersion[]> =>
+  db
+    .select({ version: priceLists.version, at: priceLists.at, by: people.name, note: priceLists.note })
+    .from(priceLists)
+    .leftJoin(people, eq(people.id, priceLists.personId))
+    .orderBy(desc(priceLists.version))
+    .limit(most);
+
+/** Sets the prices: a version more. @returns its number */
+export const setPrices = async (
+  tx: Tx,
+  by: { readonly personId: string; readonly at: number },
+  note: string,
+  prices: readonly Price[],
+): Promise<number> => {
+  const version = (await pricesInForce(tx)).version + 1;
+  await tx.insert(priceLists).values({ version, at: by.at, personId: by.personId, note: note.slice(0, 300), prices: [...prices] });
+  return version;
+};
