@@ -12,6 +12,7 @@ import { STATIONS } from '@/core/station';
 import { boresOf } from '@/core/unit/bores';
 import { tagOf, type UnitRecord } from '@/core/unit/unit-record';
 import { bookIn } from '@/db/book-in/book-in';
+import { setPrices } from '@/db/cost/prices';
 import { type Db, dataFolder, migrateDb, openDb } from '@/db/engine/connection';
 import { currentVariants, type SavedVariant, saveVariant } from '@/db/family/variants';
 import { addInstrument, checkRing, newToken } from '@/db/gauge/instruments';
@@ -34,6 +35,7 @@ import { UNIT_STATES } from '../devices/rig/unit-states';
 import { FITMENTS } from './fitments';
 import { asArticle, KITS } from './kits';
 import { PEOPLE } from './people';
+import { PRICES } from './prices';
 import { STORIES, type Story, type Trouble } from './scenario';
 import { SHOP } from './shop';
 import { insertArticle, insertFitment } from './shop-setup';
@@ -106,6 +108,7 @@ const stockStore = async (db: Db, now: number): Promise<void> => {
   const all = [...KITS.map((k) => asArticle(k, now)), ...sundries(now, (below) => Math.floor(drawers.next() * below))];
   for (const [article, lots] of all) await insertArticle(db, article, lots, now - 300 * 24 * HOUR_MS, 'ida-brandvik');
   for (const fitment of FITMENTS) await insertFitment(db, fitment, now - 300 * 24 * HOUR_MS);
+  await db.transaction((tx) => setPrices(tx, { personId: 'tobin-salke', at: now - 120 * 24 * HOUR_MS }, 'prices of the year', PRICES));
 };
 
 /** Work is done by day: what fell at night was done the afternoon before. */

@@ -8,8 +8,9 @@ import type { FileProblem } from '@/core/schema/file-problem';
 import { localeOf, STANDARD_SHOP } from '@/core/shop/settings';
 import type { Article } from '@/core/store/article';
 import type { StoreRows } from '@/core/store/store-rows';
+import { PRICES } from '../../demo/prices';
 import { type CsvTable, STORE_LIMITS as MOST, readTable, writeTable } from './read-table';
-import { COLUMNS, fitmentLine, kitLines, readStoreFile, type StoreFile, sundryLine } from './store-files';
+import { COLUMNS, fitmentLine, kitLines, priceLine, readStoreFile, type StoreFile, sundryLine } from './store-files';
 import { readXlsx, writeXlsx } from './xlsx';
 
 const MANY = { rows: 50_000, characters: 20_000_000 };
@@ -146,6 +147,35 @@ describe('fitments and stock', () => {
       [3, 'qty', 'is empty'],
       [3, 'expires', '“soon” is not a day such as 2027-05-31'],
       [4, 'lot', 'K-1 B stands on line 3 already'],
+    ]);
+  });
+});
+
+describe('prices', () => {
+  test('lines of every kind come out as they went in, with the shop’s own marks and money', () => {
+    globalThis.eddrinLocale = localeOf({ ...STANDARD_SHOP, decimalMark: ',' }, ['SQ']);
+    const text = writeTable(COLUMNS.prices.all, PRICES.map(priceLine));
+    const back = rows('prices', text);
+    globalThis.eddrinLocale = undefined;
+    expect(text.split('\r\n')[4]).toMatch(/^sleeve;;;;32;;;;Quayside Boring;;8;74;/);
+    expect(back).toEqual(PRICES);
+  });
+
+  test('all that is wrong with them is told at once; a line of a kind stands once', () => {
+    const head = 'what,family,way,station,number,supplier,days,price,name,on,percent\n';
+    expect(
+      wrong('prices', `${head}work,hat,,hone,,,,-1,,,\ngift,,,,,,,1,,,\nexchange,slave,,,,Spares,,5,,,\ntax,,,,,,,,VAT,all,120\n`),
+    ).toEqual([
+      [2, 'family', expect.stringMatching(/^“hat” is none of those known/)],
+      [2, 'price', '-1 is not between 0 and 100000000'],
+      [3, 'what', expect.stringMatching(/^“gift” is none of those known: work, sleeve/)],
+      [4, 'number', 'is empty'],
+      [4, 'days', 'is empty'],
+      [5, 'on', expect.stringMatching(/^“all” is none of those known/)],
+      [5, 'percent', '120 is not between 0 and 100'],
+    ]);
+    expect(wrong('prices', `${head}work,,,hone,,,,5,,,\nwork,,,hone,,,,6,,,\n`)).toEqual([
+      [3, 'what', 'work any any hone stands on line 2 already'],
     ]);
   });
 });

@@ -12,6 +12,7 @@ import * as judge from '@/app/actions/judge';
 import * as kit from '@/app/actions/kit';
 import * as open from '@/app/actions/open';
 import * as people from '@/app/actions/people';
+import * as prices from '@/app/actions/prices';
 import * as programme from '@/app/actions/programme';
 import * as prove from '@/app/actions/prove';
 import * as release from '@/app/actions/release';
@@ -46,6 +47,7 @@ const actions = {
   ...kit,
   ...open,
   ...people,
+  ...prices,
   ...programme,
   ...prove,
   ...release,
@@ -90,6 +92,8 @@ const ASKS: { readonly [A in Exclude<keyof typeof actions, (typeof AT_THE_DOOR)[
   newTokenAction: 'rules',
   logPassAction: 'bench',
   overruleAction: 'override',
+  savePriceAction: 'prices',
+  dropPriceAction: 'prices',
   previewRulesAction: 'rules',
   saveRulesAction: 'rules',
   setAsideAction: 'kit',

@@ -7,6 +7,7 @@ import { STORE_PAGE } from '@/core/store/store-line';
 import { factsOf } from '@/core/unit/facts-of';
 import { readTable } from '@/csv/read-table';
 import { readStoreFile, type StoreFile } from '@/csv/store-files';
+import { dropPrice, pricesInForce, priceVersions } from '@/db/cost/prices';
 import { identifyInStore } from '@/db/identify/identify';
 import { identifyUnit } from '@/db/identify/identity';
 import { keepSurplus, measureNeed, openBag, putBack, reuseOld } from '@/db/kit/kit';
@@ -346,6 +347,32 @@ describe('files', () => {
     const other = await write('customers', 'name\nNobody Yet\n');
     expect((await undoImport(shop.db, other.importId, PEOPLE.counter, START)).ok).toBe(true);
     expect((await everyCustomer(shop.db)).map((c) => c.name)).not.toContain('Nobody Yet');
+  });
+
+  test('prices are a version more with each file; taken back they are as before, but for what was changed since', async () => {
+    const head = 'what,station,supplier,days,price\n';
+    const first = await write('prices', `${head}work,hone,,,14.50\nsleeve,,Quayside Boring,8,74\n`);
+    expect(first.fates.map((f) => f[1])).toEqual(['new', 'new']);
+    const again = await write('prices', `${head}work,hone,,,15.50\nsleeve,,Quayside Boring,8,74\n`);
+    expect(again.fates).toEqual([
+      [2, 'changed', 'cents'],
+      [3, 'same', ''],
+    ]);
+    expect((await pricesInForce(shop.db)).prices).toMatchObject([{ cents: 1550 }, { cents: 7400 }]);
+    expect((await undoImport(shop.db, first.importId, PEOPLE.owner, START)).ok).toBe(false);
+    expect((await undoImport(shop.db, again.importId, PEOPLE.owner, START)).ok).toBe(true);
+    const now = await pricesInForce(shop.db);
+    expect([now.version, now.prices]).toMatchObject([3, [{ cents: 1450 }, { cents: 7400 }]]);
+    const drop = (after: number) => dropPrice(shop.db, { personId: PEOPLE.owner.id, at: START }, { key: 'work any any hone', after });
+    expect([(await drop(2)).ok, (await drop(3)).ok, (await drop(4)).ok]).toEqual([false, true, false]);
+    expect((await priceVersions(shop.db, 2)).map((v) => [v.version, v.by, v.note])).toEqual([
+      [4, PEOPLE.owner.name, 'taken off: Hone, any family'],
+      [3, PEOPLE.owner.name, 'a file taken back'],
+    ]);
+    expect(await plan('prices', 'what,family,number,fitment,price,days,supplier\nnew,slave,N-1,nobody,5,1,Spares\n')).toEqual({
+      ok: false,
+      error: [{ line: 2, column: 'fitment', message: 'there is no fitment nobody' }],
+    });
   });
 
   test('kits are new, changed or the same; taken back, all is as it was', async () => {

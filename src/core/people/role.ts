@@ -16,6 +16,7 @@ const MAY = {
   exit: ['lead', 'owner'],
   plan: ['technician', 'lead', 'counter', 'owner'],
   rules: ['lead', 'owner'],
+  prices: ['lead', 'owner'],
   'sign-first': ['technician', 'lead'],
   'sign-second': ['lead', 'owner'],
   'see-shop': ['lead', 'owner'],

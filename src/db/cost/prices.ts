@@ -1,9 +1,11 @@
 import { desc, eq } from 'drizzle-orm';
 import { z } from 'zod';
-import type { Price, PriceList } from '@/core/cost/price';
+import { type Price, type PriceList, priceKey, sayPrice } from '@/core/cost/price';
 import { PriceSchema } from '@/core/cost/price-schema';
+import { FAMILIES } from '@/core/family/families';
+import { fail, ok, type Result } from '@/core/result';
 import { stored } from '@/core/schema/stored';
-import type { Reader, Tx } from '../engine/connection';
+import type { Db, Reader, Tx } from '../engine/connection';
 import { people, priceLists } from '../tables';
 
 const Stored = z.array(stored(PriceSchema));
@@ -37,3 +39,23 @@ export const setPrices = async (
   await tx.insert(priceLists).values({ version, at: by.at, personId: by.personId, note: note.slice(0, 300), prices: [...prices] });
   return version;
 };
+
+/** Takes a line off. @param line its key, and the version of the prices that it was seen in: another since refuses it */
+export const dropPrice = (
+  db: Db,
+  by: { readonly personId: string; readonly at: number },
+  line: { readonly key: string; readonly after: number },
+): Promise<Result<null, { readonly code: 'changed-meanwhile' }>> =>
+  db.transaction(async (tx) => {
+    const { version, prices } = await pricesInForce(tx);
+    const dropped = prices.find((p) => priceKey(p) === line.key);
+    if (version !== line.after || dropped === undefined) return fail({ code: 'changed-meanwhile' });
+    const words = sayPrice(dropped, (kind) => FAMILIES[kind].label);
+    await setPrices(
+      tx,
+      by,
+      `taken off: ${words}`,
+      prices.filter((p) => p !== dropped),
+    );
+    return ok(null);
+  });

@@ -4,6 +4,7 @@ const PLACES = [
   ['store', '/kits', 'Kits and sundries'],
   ['fitments', '/kits?of=fitments', 'Fitments'],
   ['identify', '/kits/identify', 'What is this unit?'],
+  ['prices', '/kits/prices', 'Price list'],
   ['files', '/kits/files', 'Import and export'],
 ] as const;
 

@@ -25,6 +25,7 @@ export async function POST(request: Request): Promise<Response> {
   const what = STORE_FILE_NAMES.find((f) => f === searchParams.get('what'));
   if (what === undefined)
     return problem(422, 'Not a kind of file that the store takes.', [{ path: 'what', message: STORE_FILE_NAMES.join(', ') }]);
+  if (what === 'prices' && !may(person.role, 'prices')) return problem(403, 'Your role does not change the prices.');
   const body = await bodyOf(request, LARGEST_MB);
   if (!body.ok) return body.error;
   const bytes = body.value;
