@@ -2,6 +2,7 @@ import { inArray, sql } from 'drizzle-orm';
 import { PRICE_WORDS, type Price, priceKey, sayPrice } from '@/core/cost/price';
 import { MOST_PRICES, withPrices } from '@/core/cost/price-list';
 import { FAMILIES } from '@/core/family/families';
+import type { UnitKind } from '@/core/family/family-name';
 import type { Fitment } from '@/core/identify/fitment';
 import type { Person } from '@/core/people/role';
 import { isoDay } from '@/core/quantity/say-time';
@@ -234,6 +235,7 @@ const planCustomers = async (
 };
 const sayCustomer = ({ name, phone }: CustomerRow): string => [name, phone].filter((t) => t !== '').join(', ');
 
+const labelOf = (kind: UnitKind): string => FAMILIES[kind].label;
 const planPrices = async (
   db: Reader,
   rows: Extract<StoreRows, { what: 'prices' }>['rows'],
@@ -261,7 +263,7 @@ const planPrices = async (
   return ok({
     fates: planned.map(({ line, row, fate, what }) => ({
       line,
-      name: `${PRICE_WORDS[row.what]}, ${sayPrice(row, (kind) => FAMILIES[kind].label)}`,
+      name: `${PRICE_WORDS[row.what]}, ${sayPrice(row, labelOf)}`,
       fate,
       what,
     })),
@@ -270,7 +272,8 @@ const planPrices = async (
       if (wanted.length === 0) return { what: 'prices', version, before: prices };
       // Prices that somebody set meanwhile stay, but for those that the file speaks of.
       const now = await pricesInForce(tx);
-      const note = `${wanted.length} of a file`;
+      const [only] = wanted.length === 1 ? wanted : [];
+      const note = only === undefined ? `${wanted.length} lines of a file` : `${only.fate}: ${sayPrice(only.row, labelOf)}`;
       const made = await setPrices(
         tx,
         { personId: person.id, at },

@@ -36,7 +36,7 @@ export function PriceList({
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
       <p className="max-w-4xl text-ink2">
-        Without tax. Work that has no fixed price costs its time at <b className="text-ink">{sayMoney(rates.labourPerHour)} an hour</b>;
+        Without tax. Work that has no fixed price costs its time at <b className="text-ink">{sayMoney(rates.labourPerHour)} an hour</b>,
         parts are marked up by <b className="text-ink">{plain(rates.partsMarkupPct)} %</b>: both stand in the{' '}
         <Go className="font-bold text-act" href="/rules">
           Rules
