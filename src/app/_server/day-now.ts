@@ -27,16 +27,18 @@ type Kept = DayNow & { readonly stamp: string };
 
 /** Time alone moves what is planned, too, where nobody does what it says: a plan is made again after so long, ms. */
 const OLD_MS = 10 * 60_000;
+/** Plans of a branch that are made at once: of what was so before, and of what is so now. */
+const AT_ONCE = 2;
 
 declare global {
   // One plan of a branch a process, also when a bundler makes two copies of this module.
   var eddrinPlans:
-    | Map<string, { kept?: Kept; making?: { readonly stamp: string; readonly plan: Promise<Result<DayNow, NotDone>> } }>
+    | Map<string, { kept?: Kept; making: readonly { readonly stamp: string; readonly plan: Promise<Result<Kept, NotDone>> }[] }>
     | undefined;
 }
 const placeOf = (branch: Branch | undefined) => {
   globalThis.eddrinPlans ??= new Map();
-  const known = globalThis.eddrinPlans.get(branch?.id ?? '') ?? {};
+  const known = globalThis.eddrinPlans.get(branch?.id ?? '') ?? { making: [] };
   globalThis.eddrinPlans.set(branch?.id ?? '', known);
   return known;
 };
@@ -51,23 +53,23 @@ export async function dayNow(branch: Branch | undefined, now = Date.now()): Prom
   const stamp = `${version} ${rulesVersion} ${await dayStamp(db)}`;
   const { kept } = place;
   if (kept !== undefined && kept.stamp === stamp && Math.abs(now - kept.facts.now) < OLD_MS) return ok(kept);
-  // One that is being made of what was so before is waited for, and made again.
-  if (place.making !== undefined && place.making.stamp !== stamp) {
-    await place.making.plan.catch(() => undefined);
+  const same = place.making.find((m) => m.stamp === stamp);
+  if (same !== undefined) return same.plan;
+  // More at once would only keep each other waiting.
+  if (place.making.length >= AT_ONCE) {
+    await Promise.race(place.making.map((m) => m.plan.catch(() => undefined)));
     return dayNow(branch, now);
   }
-  place.making ??= {
-    stamp,
-    plan: make(db, { settings, rules, at: among(branch, settings.branches) }, stamp, kept, now)
-      .then((made) => {
-        if (made.ok) place.kept = made.value;
-        return made;
-      })
-      .finally(() => {
-        delete place.making;
-      }),
-  };
-  return place.making.plan;
+  const plan = make(db, { settings, rules, at: among(branch, settings.branches) }, stamp, kept, now)
+    .then((made) => {
+      if (made.ok && (place.kept === undefined || place.kept.facts.now <= made.value.facts.now)) place.kept = made.value;
+      return made;
+    })
+    .finally(() => {
+      place.making = place.making.filter((m) => m.plan !== plan);
+    });
+  place.making = [...place.making, { stamp, plan }];
+  return plan;
 }
 
 /** The facts of the plan that people go by, though something may have changed since. */
@@ -103,7 +105,7 @@ export async function takePlan(branch: Branch | undefined, found: readonly Sched
   const place = placeOf(branch);
   const { kept } = place;
   // What was found for a plan that is being made again, or is not there, is of no use.
-  if (kept === undefined || place.making !== undefined) return ok('no better');
+  if (kept === undefined || place.making.length > 0) return ok('no better');
   const tried = await inPool('keep-plan', { request: kept.request, before: found });
   if (!tried.ok) return tried;
   const { unplaced, lateness } = kept.schedule;
