@@ -11,7 +11,7 @@ import { Keyboard, ready, shows } from './bench';
 import { openBrowser, signIn } from './browser';
 import { Hand } from './hand';
 import { Person } from './person';
-import { bookIn, clean, closeUp, gauge, type Job, judge, kit, prove, releaseAlone, strip } from './work';
+import { bookIn, CLUTCH_SLAVE, clean, closeUp, gauge, judge, kit, prove, releaseAlone, strip } from './work';
 
 // The demo's day: a technician goes by it, a lead looks at what will be late, the counter promises.
 
@@ -206,21 +206,12 @@ describe('on a quiet day, with three units of one machine on the rack', () => {
   });
   afterAll(() => quiet.stop());
 
-  /** A clutch slave with nothing but its boot split; the work at each of its stations. */
-  const SLAVE: Job = {
-    family: 'clutch slave',
-    choice: 'slave',
-    bore: '7/8',
-    complaint: 'does not return',
-    odd: [['boot', 'split']],
-    pistonMm: 22.18,
-    holed: 'sound',
-  };
+  /** The work at each station of a clutch slave. */
   const AT: Readonly<Record<string, (p: Person) => Promise<void>>> = {
-    strip: (p) => strip(p, SLAVE),
+    strip: (p) => strip(p, CLUTCH_SLAVE),
     clean,
     gauge: (p) => gauge(p, 22.236),
-    judge: (p) => judge(p, SLAVE),
+    judge: (p) => judge(p, CLUTCH_SLAVE),
     kit,
     'close-up': closeUp,
     prove,
@@ -234,7 +225,7 @@ describe('on a quiet day, with three units of one machine on the rack', () => {
     const counter = new Person(new Hand(lead, quiet.origin));
     const tags: string[] = [];
     for (let i = 0; i < 3; i++) {
-      await bookIn(counter, SLAVE);
+      await bookIn(counter, CLUTCH_SLAVE);
       tags.push(/[A-Z]{2}-\d{4}/.exec(lead.url())?.[0] ?? '');
     }
     await counter.hand.go('/day');

@@ -35,15 +35,7 @@ test.each<Job>([
     pistonMm: 22.18,
     holed: 'pit',
   },
-  {
-    family: 'clutch slave',
-    choice: 'slave',
-    bore: '7/8',
-    complaint: 'does not return',
-    odd: [['boot', 'split']],
-    pistonMm: 22.18,
-    holed: 'sound',
-  },
+  CLUTCH_SLAVE,
 ])('$family', async (job) => {
   const p = new Person(hand);
   const tally: [string, number, number][] = [];

@@ -14,6 +14,17 @@ export type Job = {
   readonly holed: 'pit' | 'sound';
 };
 
+/** A clutch slave with nothing but its boot split: one person signs for it. */
+export const CLUTCH_SLAVE: Job = {
+  family: 'clutch slave',
+  choice: 'slave',
+  bore: '7/8',
+  complaint: 'does not return',
+  odd: [['boot', 'split']],
+  pistonMm: 22.18,
+  holed: 'sound',
+};
+
 export const bookIn = async (
   p: Person,
   job: Pick<Job, 'choice' | 'bore' | 'complaint'>,
