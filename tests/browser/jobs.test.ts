@@ -2,7 +2,23 @@ import { afterAll, beforeAll, expect, test } from 'vitest';
 import { holdVacuum, isAt, ready, shows } from './bench';
 import { type AtWork, closeShop, openShopAs } from './hand';
 import { Person } from './person';
-import { answered, bestSet, bookIn, clean, closeUp, gauge, type Job, judge, kit, partsIn, prove, release, set, strip } from './work';
+import {
+  answered,
+  bestSet,
+  bookIn,
+  CLUTCH_SLAVE,
+  clean,
+  closeUp,
+  gauge,
+  type Job,
+  judge,
+  kit,
+  partsIn,
+  prove,
+  release,
+  set,
+  strip,
+} from './work';
 
 // Whole jobs, from the counter to the certificate, as a person does them who follows the screen: what they press and type is counted.
 // Readings (gauge, caliper, depths) are work and not counted; everything else is the program's doing.
