@@ -63,7 +63,7 @@ const PAGES = [
   '/sums',
   '/shop',
   '/shop/history',
-  ...UNITS.flatMap((tag) => [...STATIONS, 'history'].map((s) => `/units/${tag}/${s}`)),
+  ...UNITS.flatMap((tag) => [...STATIONS, 'history', 'options'].map((s) => `/units/${tag}/${s}`)),
 ];
 
 test('every page', { timeout: 300_000 }, async () => {

@@ -147,6 +147,8 @@ describe('every main view, in both themes', () => {
     '/shop/history',
     '/shop/begin',
     '/you',
+    '/units/SQ-0034/options',
+    '/units/SQ-0026/options',
   ];
   const stations = ['strip', 'clean', 'gauge', 'judge', 'hone', 'sleeve', 'kit', 'close-up', 'set', 'prove', 'release'];
   beforeAll(() => signIn(page, app.origin, 'maren-oreland', '180422'));

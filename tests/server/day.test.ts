@@ -1,4 +1,4 @@
-import { eq } from 'drizzle-orm';
+import { eq, isNotNull } from 'drizzle-orm';
 import { beforeAll, describe, expect, test } from 'vitest';
 import { keepPlan, worthier } from '@/core/day/keep';
 import { type Schedule, schedule } from '@/core/day/schedule';
@@ -8,7 +8,9 @@ import { planFor } from '@/core/plan/helps';
 import { presuming } from '@/core/plan/presumed';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
 import { STANDARD_SHOP } from '@/core/shop/settings';
+import { wayCounts } from '@/db/cost/way-counts';
 import { type Db, migrateDb, openDb } from '@/db/engine/connection';
+import { loadUnit } from '@/db/engine/load-unit';
 import { dayFacts } from '@/db/plan/day-facts';
 import { dayStamp } from '@/db/plan/day-stamp';
 import { draftsOf, dropDraft, keepDraft } from '@/db/plan/drafts';
@@ -189,7 +191,7 @@ describe('the demo’s day', () => {
   const planned = async (at: number, before?: { readonly facts: DayFacts; readonly schedule: Schedule }) => {
     const seen = await factsAt(at);
     const facts = before === undefined ? seen : presuming(seen, before.schedule.ops, before.facts.now);
-    const { request, leftOut } = dayRequest(facts);
+    const { request, leftOut } = dayRequest(facts, 'waited');
     return { facts, request, schedule: schedule(request, STANDARD_RULES), leftOut };
   };
 
@@ -201,6 +203,26 @@ describe('the demo’s day', () => {
     expect(plan.ops.some((o) => o.op.kind === 'wait' && o.startAt < evening && o.endAt > evening + 12 * 60 * MIN)).toBe(true);
     expect(plan.ops.some((o) => o.stands === 'started' && o.personId !== null)).toBe(true);
     expect(plan.units.length).toBe(facts.units.filter((u) => u.ops.length > 0).length);
+  });
+
+  test('how its ways held is counted over the units that were released, as their own records tell', async () => {
+    const ids = await db
+      .select({ id: units.id })
+      .from(taughtUnits)
+      .innerJoin(units, eq(units.id, taughtUnits.unitId))
+      .where(eq(units.exit, 'released'));
+    const records = (await Promise.all(ids.map(({ id }) => loadUnit(db, id)))).filter((r) => r !== undefined);
+    const said = (outcome: 'pass' | 'fail') => records.filter((r) => r.runs.some((run) => run.outcome === outcome));
+    const counts = await wayCounts(db, now);
+    const sum = (of: 'proved' | 'failed' | 'kept' | 'back') => counts.reduce((n, c) => n + c[of], 0);
+    expect(records.length).toBeGreaterThan(5);
+    expect(sum('failed')).toBe(said('fail').length);
+    expect(sum('proved')).toBe(said('pass').filter((r) => !said('fail').includes(r)).length);
+    const later = await wayCounts(db, now + 400 * 24 * 60 * MIN);
+    const back = await db.select({ from: units.comesBackFrom, at: units.createdAt }).from(units).where(isNotNull(units.comesBackFrom));
+    const inTime = records.filter((r) => back.some((b) => b.from === r.unit.id && b.at <= (r.unit.exitAt ?? 0) + 180 * 24 * 60 * MIN));
+    expect(later.reduce((n, c) => n + c.back, 0)).toBe(inTime.length);
+    expect(later.reduce((n, c) => n + c.kept + c.back, 0)).toBe(records.length);
   });
 
   /** Of what begins within four hours, how much another plan gives to another person, or moves by more than a quarter of an hour. */

@@ -107,6 +107,11 @@ export function Ledger({
         >
           Traveller
         </a>
+        {inShop && (
+          <Go className="inline-flex min-h-[44px] items-center font-bold text-act" href={`/units/${tag}/options`}>
+            Repair, exchange, new?
+          </Go>
+        )}
         {sumsFor(record).map(([href, name]) => (
           <Go key={href} className="inline-flex min-h-[44px] items-center font-bold text-act" href={href}>
             {name}

@@ -1,0 +1,77 @@
+import { type RouteCost, routeCost } from '@/core/cost/route-cost';
+import { FAMILIES } from '@/core/family/families';
+import { optionsOf, type UnitOption } from '@/core/offer/unit-options';
+import { knownOf } from '@/core/plan/known';
+import { likeliest, likelyWays } from '@/core/plan/likely-way';
+import { judgedWay } from '@/core/plan/standing';
+import { ok, type Result } from '@/core/result';
+import type { Rules } from '@/core/rules/rule-set';
+import { routeOfUnit } from '@/core/unit/facts-of';
+import { asStore, namedNeeds } from '@/core/unit/ranked-kits';
+import { tagOf, type UnitRecord } from '@/core/unit/unit-record';
+import { pricesInForce } from '@/db/cost/prices';
+import { wayCounts } from '@/db/cost/way-counts';
+import type { Db } from '@/db/engine/connection';
+import { saidTimesOf, taughtBy } from '@/db/plan/taught';
+import { rulesInForce } from '@/db/rules/rules';
+import { wholeStore } from '@/db/store/catalogue';
+import { inPool, type NotDone } from '@/pool/pool';
+import { dayNow, planBranch } from './day-now';
+
+const DAY_MS = 86_400_000;
+
+/** What may be done about a unit, and what each way comes to by chapter 13. */
+export type OptionsNow = {
+  readonly options: readonly UnitOption[];
+  readonly cost: RouteCost;
+  readonly rules: Pick<Rules, 'labourPerHour' | 'partsMarkupPct'>;
+  readonly neededInDays: number;
+};
+
+/** A unit's options: parts of the best set from the store, labour from learned times and the price list, days from the plan, chances from the shop's own units. */
+export async function optionsNow(db: Db, record: UnitRecord, now: number): Promise<Result<OptionsNow, NotDone>> {
+  const { unit, family } = record;
+  const [{ prices }, taught, said, counts, { rules }, store, day] = await Promise.all([
+    pricesInForce(db),
+    taughtBy(db),
+    saidTimesOf(db),
+    wayCounts(db, now),
+    rulesInForce(db),
+    wholeStore(db, now),
+    planBranch(unit.branch).then((branch) => dayNow(branch, now)),
+  ]);
+  const needs = namedNeeds(record);
+  const covered = await inPool('cover-sets', { needs, store: asStore(store, null, false) });
+  if (!covered.ok) return covered;
+  const { cheapest } = covered.value;
+  const planned = day.ok ? day.value.schedule.units.find((u) => u.unitId === tagOf(unit))?.finishMin : null;
+  const neededInDays = (unit.dueAt - now) / DAY_MS;
+  const options = optionsOf({
+    family,
+    boreMm: unit.geometry?.nominalMm ?? null,
+    fitment: record.identity?.fitmentId ?? null,
+    way: wayOf(record, taught),
+    done: routeOfUnit(record).flatMap((s) => (s.state === 'done' && s.station !== 'book-in' ? [s.station] : [])),
+    known: knownOf(FAMILIES[unit.family], taught, said),
+    perHour: rules.labourPerHour,
+    prices,
+    parts: {
+      price: cheapest.price,
+      lacks: cheapest.uncovered.flatMap((u) => needs.filter((n) => n.id === u.needId && n.policy === 'replace').map((n) => n.name)),
+    },
+    counts,
+    plannedDays: day.ok && planned != null ? (day.value.facts.now + planned * 60_000 - now) / DAY_MS : null,
+    neededInDays,
+  });
+  const cost = routeCost({ options: options.map((o) => o.asked), neededInDays, rules: {} }, rules);
+  return ok({ options, cost, rules, neededInDays });
+}
+
+const wayOf = (r: UnitRecord, taught: Parameters<typeof likelyWays>[1]): Parameters<typeof optionsOf>[0]['way'] => {
+  if (r.family.bore === 'none') return null;
+  const judged = judgedWay(r);
+  if (judged !== undefined) return { by: 'judged', way: judged };
+  const chances = likelyWays({ family: r.unit.family, material: r.unit.material, complaints: r.unit.complaints }, taught);
+  const way = likeliest(chances);
+  return { by: 'likely', way, chance: chances[way] };
+};

@@ -1,0 +1,24 @@
+import { capital } from '../capital';
+import type { CostedOption } from '../cost/route-cost';
+import { sayMoney } from '../quantity/say-money';
+import type { UnitOption } from './unit-options';
+
+const percent = (chance: number): string => `${Math.round(chance * 100)} %`;
+
+/** A chance with the interval that holds it nine times in ten. */
+export const sayChance = (chance: number, low: number, high: number): string => `${percent(chance)} (${percent(low)} to ${percent(high)})`;
+
+/** What would make another option the best: how much cheaper it would have to be, or how seldom the best would have to hold. */
+export const sayFlips = (options: readonly UnitOption[], costed: readonly CostedOption[], best: string | null): readonly string[] => {
+  const wordsOf = (id: string | null): string => options.find((o) => o.id === id)?.words ?? '';
+  const first = costed.find((c) => c.id === best);
+  if (first === undefined) return [];
+  return costed.flatMap((c) => {
+    if (c.dearerBy === null) return [];
+    const chance =
+      c.keepChanceToEqual === null
+        ? ''
+        : `, or if ${wordsOf(best)} held in ${percent(c.keepChanceToEqual)} only, not in ${percent(first.keepChance)}`;
+    return [`${capital(wordsOf(c.id))} would be as good if it were ${sayMoney(c.dearerBy)} cheaper${chance}.`];
+  });
+};
