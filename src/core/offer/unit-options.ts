@@ -75,7 +75,9 @@ export const optionsOf = (f: OptionFacts): readonly UnitOption[] => {
   const likely = f.way?.by === 'likely' ? [`not judged yet: ${WAY_WORDS[f.way.way]} at ${Math.round(f.way.chance * 100)} %`] : [];
   return [
     ...(repair === undefined ? [] : [throughTheShop(f, 'repair', repair, likely, [])]),
-    ...(f.family.bore === 'none' || way === 'scrap' ? [] : [sleeved(f, way === 'sleeve' ? [] : likely)]),
+    ...(f.family.bore === 'none' || way === 'scrap'
+      ? []
+      : [sleeved(f, f.way?.by === 'likely' ? ['not judged yet: only where honing does not save it'] : [])]),
     ...unitsInstead(f.prices, { family: f.family.name, boreMm: f.boreMm, fitment: f.fitment }).map((p) => instead(f, p)),
     { ...base(f, 'give-back', 'give-back', OPTION_WORDS['give-back'], f.done, way ?? 'no-bore'), doubts: [] },
   ];
@@ -177,7 +179,8 @@ const workOf = (f: OptionFacts, stations: readonly Station[], way: Way, kind: Op
   return stations.map((station) => {
     const fixed = fixedPrice(f.prices, of, station);
     return fixed === undefined
-      ? { words: STATION_WORDS[station], minutes: f.known.timeOf(station, way).minutes }
+      ? // What is charged is what stands there: whole minutes.
+        { words: STATION_WORDS[station], minutes: Math.round(f.known.timeOf(station, way).minutes) }
       : { words: STATION_WORDS[station], price: amountOf(fixed) };
   });
 };

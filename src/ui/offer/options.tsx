@@ -115,9 +115,7 @@ function Lines({
       : [['parts', parts * (1 + rules.partsMarkupPct / 100), `${sayMoney(parts)} and ${plain(rules.partsMarkupPct)} %`] as const]),
     ...option.outside.map((x) => [x.words, x.price, ''] as const),
     ...option.work.map((w) =>
-      'price' in w
-        ? ([w.words, w.price, ''] as const)
-        : ([w.words, (w.minutes / 60) * rules.labourPerHour, `${Math.round(w.minutes)} min`] as const),
+      'price' in w ? ([w.words, w.price, ''] as const) : ([w.words, (w.minutes / 60) * rules.labourPerHour, `${w.minutes} min`] as const),
     ),
   ];
   return (
