@@ -3,6 +3,7 @@ import { TakeSet } from '@/core/kit/kit-schemas';
 import type { Person } from '@/core/people/role';
 import type { Result } from '@/core/result';
 import { STANDARD_RULES } from '@/core/rules/rule-set';
+import { localeOf, STANDARD_SHOP } from '@/core/shop/settings';
 import { STORE_PAGE } from '@/core/store/store-line';
 import { factsOf } from '@/core/unit/facts-of';
 import { readTable } from '@/csv/read-table';
@@ -368,6 +369,14 @@ describe('files', () => {
     expect((await priceVersions(shop.db, 2)).map((v) => [v.version, v.by, v.note])).toEqual([
       [4, PEOPLE.owner.name, 'taken off: Hone, any family'],
       [3, PEOPLE.owner.name, 'a file taken back'],
+    ]);
+    // What the list could not read again is refused, in whatever money and signs.
+    globalThis.eddrinLocale = localeOf({ ...STANDARD_SHOP, currency: 'BHD' }, ['SQ']);
+    const odd = await plan('prices', 'what,station,supplier,days,price\nwork,kit,,,100000000\nsleeve,,\u0007,8,74\n');
+    globalThis.eddrinLocale = undefined;
+    expect(odd.ok ? [] : odd.error.map((p) => [p.line, p.column])).toEqual([
+      [2, 'cents'],
+      [3, 'supplier'],
     ]);
     expect(await plan('prices', 'what,family,number,fitment,price,days,supplier\nnew,slave,N-1,nobody,5,1,Spares\n')).toEqual({
       ok: false,

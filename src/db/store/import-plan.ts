@@ -1,6 +1,7 @@
 import { inArray, sql } from 'drizzle-orm';
 import { PRICE_WORDS, type Price, priceKey, sayPrice } from '@/core/cost/price';
 import { MOST_PRICES, withPrices } from '@/core/cost/price-list';
+import { PriceSchema } from '@/core/cost/price-schema';
 import { FAMILIES } from '@/core/family/families';
 import type { UnitKind } from '@/core/family/family-name';
 import type { Fitment } from '@/core/identify/fitment';
@@ -8,6 +9,7 @@ import type { Person } from '@/core/people/role';
 import { isoDay } from '@/core/quantity/say-time';
 import { fail, ok, type Result } from '@/core/result';
 import type { FileProblem } from '@/core/schema/file-problem';
+import { problemsOf } from '@/core/schema/problems';
 import type { Article } from '@/core/store/article';
 import type { Fate, FatedRow } from '@/core/store/import-record';
 import type { CustomerRow, Lined, StoreRows } from '@/core/store/store-rows';
@@ -243,11 +245,14 @@ const planPrices = async (
   const { version, prices } = await pricesInForce(db);
   const known = new Map(prices.map((p) => [priceKey(p), p]));
   const fitmentIds = new Set((await storedFitments(db)).map((f) => f.id));
-  const problems = rows.flatMap(({ line, row }) =>
-    (row.what === 'exchange' || row.what === 'new') && row.fitment !== null && !fitmentIds.has(row.fitment)
+  const problems = rows.flatMap(({ line, row }): readonly FileProblem[] => {
+    // What could not be read again would take the whole list down.
+    const read = PriceSchema.safeParse(row);
+    if (!read.success) return problemsOf(read.error).map(({ path, message }) => ({ line, column: path, message }));
+    return (row.what === 'exchange' || row.what === 'new') && row.fitment !== null && !fitmentIds.has(row.fitment)
       ? [{ line, column: 'fitment', message: `there is no fitment ${row.fitment}` }]
-      : [],
-  );
+      : [];
+  });
   if (problems.length > 0) return fail(problems);
   const planned = rows.map(({ line, row }) => {
     const before = known.get(priceKey(row));
