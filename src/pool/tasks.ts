@@ -21,6 +21,7 @@ import { boreMapSvg, profileSvg } from '@/papers/bore-svg';
 import { certificatePdf } from '@/papers/certificate-pdf';
 import { daySheetPdf } from '@/papers/day-sheet-pdf';
 import { labelPdf } from '@/papers/label-pdf';
+import { quotePdf } from '@/papers/quote-pdf';
 import { type SectionFile, sectionSvg } from '@/papers/section-svg';
 import { travellerPdf } from '@/papers/traveller-pdf';
 import { verdictPdf } from '@/papers/verdict-pdf';
@@ -64,6 +65,7 @@ export const TASKS = {
     asFile(boreMapSvg(record, geometry, rules), kind),
   certificate: (c: Parameters<typeof certificatePdf>) => renderToBuffer(certificatePdf(...c)),
   'day-sheet': (d: Parameters<typeof daySheetPdf>) => renderToBuffer(daySheetPdf(...d)),
+  quote: (q: Parameters<typeof quotePdf>) => renderToBuffer(quotePdf(...q)),
   label: (l: Parameters<typeof labelPdf>) => renderToBuffer(labelPdf(...l)),
   traveller: async (t: {
     readonly sheet: Parameters<typeof travellerPdf>[0];

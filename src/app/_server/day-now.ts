@@ -1,3 +1,4 @@
+import { setTimeout } from 'node:timers/promises';
 import type { Schedule, ScheduledOp } from '@/core/day/schedule';
 import type { ScheduleRequest } from '@/core/day/schedule-schema';
 import { type DayFacts, dayRequest, type LeftOut } from '@/core/plan/day-facts';
@@ -22,11 +23,17 @@ export type DayNow = {
   readonly request: ScheduleRequest;
   readonly schedule: Schedule;
   readonly leftOut: readonly LeftOut[];
+  /** Of the shop as it was before: the one that is so now is still being made. */
+  readonly being?: 'made again';
 };
 type Kept = DayNow & { readonly stamp: string };
 
 /** Time alone moves what is planned, too, where nobody does what it says: a plan is made again after so long, ms. */
 const OLD_MS = 10 * 60_000;
+/** A page waits so long for a new plan; then it shows the one before, and comes back, ms. */
+const PATIENCE_MS = 400;
+/** A plan that is shown while another is made is no older, ms. */
+const LATELY_MS = 3_600_000;
 /** Plans of a branch that are made at once: of what was so before, and of what is so now. */
 const AT_ONCE = 2;
 
@@ -46,8 +53,18 @@ const placeOf = (branch: Branch | undefined) => {
 /** The branch that a person's plan is of. */
 export const planBranch = async (id: string | null): Promise<Branch | undefined> => branchOf((await shopNow()).settings.branches, id);
 
-/** The plan of a branch: the one there is while nothing that bears on it has changed, else a new one that keeps to it where it can. */
+/**
+ * The plan of a branch: the one there is while nothing that bears on it has changed, else a new one that keeps to it where it can. Where
+ * that takes long because the server is busy, the one before.
+ */
 export async function dayNow(branch: Branch | undefined, now = Date.now()): Promise<Result<DayNow, NotDone>> {
+  const { kept } = placeOf(branch);
+  const plan = upToDate(branch, now);
+  if (kept === undefined || now - kept.facts.now > LATELY_MS) return plan;
+  return Promise.race([plan, setTimeout(PATIENCE_MS, ok({ ...kept, being: 'made again' as const }), { ref: false })]);
+}
+
+const upToDate = async (branch: Branch | undefined, now: number): Promise<Result<DayNow, NotDone>> => {
   const [db, { settings, version }, { rules, version: rulesVersion }] = await Promise.all([theDb(), shopNow(), theDb().then(rulesInForce)]);
   const place = placeOf(branch);
   const stamp = `${version} ${rulesVersion} ${await dayStamp(db)}`;
@@ -58,7 +75,7 @@ export async function dayNow(branch: Branch | undefined, now = Date.now()): Prom
   // More at once would only keep each other waiting.
   if (place.making.length >= AT_ONCE) {
     await Promise.race(place.making.map((m) => m.plan.catch(() => undefined)));
-    return dayNow(branch, now);
+    return upToDate(branch, now);
   }
   const plan = make(db, { settings, rules, at: among(branch, settings.branches) }, stamp, kept, now)
     .then((made) => {
@@ -70,7 +87,7 @@ export async function dayNow(branch: Branch | undefined, now = Date.now()): Prom
     });
   place.making = [...place.making, { stamp, plan }];
   return plan;
-}
+};
 
 /** The facts of the plan that people go by, though something may have changed since. */
 export const dayLately = async (branch: Branch | undefined): Promise<DayFacts | undefined> => {

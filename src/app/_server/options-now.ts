@@ -1,13 +1,16 @@
 import { type RouteCost, routeCost } from '@/core/cost/route-cost';
 import { FAMILIES } from '@/core/family/families';
+import { offeredOf } from '@/core/offer/offered';
+import { supposedNeeds } from '@/core/offer/supposed-needs';
 import { optionsOf, type UnitOption } from '@/core/offer/unit-options';
 import { knownOf } from '@/core/plan/known';
 import { likeliest, likelyWays } from '@/core/plan/likely-way';
 import { judgedWay } from '@/core/plan/standing';
+import type { Offered } from '@/core/quote/quote';
 import { ok, type Result } from '@/core/result';
 import type { Rules } from '@/core/rules/rule-set';
 import { routeOfUnit } from '@/core/unit/facts-of';
-import { asStore, namedNeeds } from '@/core/unit/ranked-kits';
+import { asStore } from '@/core/unit/ranked-kits';
 import { tagOf, type UnitRecord } from '@/core/unit/unit-record';
 import { pricesInForce } from '@/db/cost/prices';
 import { wayCounts } from '@/db/cost/way-counts';
@@ -23,6 +26,8 @@ const DAY_MS = 86_400_000;
 /** What may be done about a unit, and what each way comes to by chapter 13. */
 export type OptionsNow = {
   readonly options: readonly UnitOption[];
+  /** Each as its customer would be offered it, in the same order. */
+  readonly offers: readonly Offered[];
   readonly cost: RouteCost;
   readonly rules: Pick<Rules, 'labourPerHour' | 'partsMarkupPct'>;
   readonly neededInDays: number;
@@ -40,7 +45,7 @@ export async function optionsNow(db: Db, record: UnitRecord, now: number): Promi
     wholeStore(db, now),
     planBranch(unit.branch).then((branch) => dayNow(branch, now)),
   ]);
-  const needs = namedNeeds(record);
+  const { needs, supposed } = supposedNeeds(record);
   const covered = await inPool('cover-sets', { needs, store: asStore(store, null, false) });
   if (!covered.ok) return covered;
   const { cheapest } = covered.value;
@@ -57,6 +62,7 @@ export async function optionsNow(db: Db, record: UnitRecord, now: number): Promi
     prices,
     parts: {
       price: cheapest.price,
+      supposed,
       lacks: cheapest.uncovered.flatMap((u) => needs.filter((n) => n.id === u.needId && n.policy === 'replace').map((n) => n.name)),
     },
     counts,
@@ -64,7 +70,8 @@ export async function optionsNow(db: Db, record: UnitRecord, now: number): Promi
     neededInDays,
   });
   const cost = routeCost({ options: options.map((o) => o.asked), neededInDays, rules: {} }, rules);
-  return ok({ options, cost, rules, neededInDays });
+  const offers = options.map((o) => offeredOf(o, rules, prices, { now, dueAt: unit.dueAt }));
+  return ok({ options, offers, cost, rules, neededInDays });
 }
 
 const wayOf = (r: UnitRecord, taught: Parameters<typeof likelyWays>[1]): Parameters<typeof optionsOf>[0]['way'] => {

@@ -27,7 +27,7 @@ const facts = (more: Partial<OptionFacts> = {}): OptionFacts => ({
   known: KNOWN,
   perHour: 60,
   prices: PRICES,
-  parts: { price: 10, lacks: [] },
+  parts: { price: 10, lacks: [], supposed: 0 },
   counts: [],
   plannedDays: 1.5,
   neededInDays: 3,
@@ -38,7 +38,7 @@ const by = (id: string, f: OptionFacts) => optionsOf(f).find((o) => o.id.startsW
 test('a unit that is to be honed: repaired, sleeved, exchanged, bought new, or given back, each with its work, parts and days', () => {
   const options = optionsOf(facts());
   expect(options.map((o) => [o.kind, o.words, o.asked.days])).toEqual([
-    ['repair', 'repair, honed', 1.5],
+    ['repair', 'repair, bore honed', 1.5],
     // The sleeve is away for eight days beyond what is planned.
     ['sleeve', 'sleeve', 9.5],
     ['exchange', 'exchange unit X-1', 0],
@@ -66,7 +66,7 @@ test('what each comes to is chapter 13’s, by hand: an hour at 60, parts and a 
   expect(cost.options.map((c) => Math.round(c.direct * 100) / 100)).toEqual([240 + 12 + 22, 240 + 12 + 22 + 74, 70 + 61, 70 + 97, 60]);
   expect(cost.options[0]?.risk).toBeCloseTo(0.1 * 262 + 0.9 * 0.05 * 272, 9);
   expect([cost.best, cost.options[2]?.total]).toEqual(['exchange X-1 ', 131]);
-  expect(sayFlips(options, cost.options, cost.best)[0]).toBe('Repair, honed would be as good if it were 181.44 cheaper.');
+  expect(sayFlips(options, cost.options, cost.best)[0]).toBe('Repair, bore honed would be as good if it were 181.44 cheaper.');
   expect(sayFlips(options, cost.options, null)).toEqual([]);
 });
 
@@ -101,8 +101,9 @@ test('chances are a family’s own from ten units on, else all of that way; what
   expect(own?.asked).toMatchObject({ proved: { good: 9, bad: 1 }, kept: { good: 9, bad: 1 } });
   const few = by('repair', facts({ counts: [row('slave', 8, 1), row('booster', 50, 0)] }));
   expect(few?.asked.proved).toEqual({ good: 58, bad: 1 });
-  const unknown = by('repair', facts({ plannedDays: null, parts: { price: 0, lacks: ['boot', 'cup'] } }));
+  const unknown = by('repair', facts({ plannedDays: null, parts: { price: 0, lacks: ['boot', 'cup'], supposed: 3 } }));
   expect(unknown?.doubts).toEqual([
+    'not stripped yet: all that wears is taken to be renewed',
     'no price for boot, cup: it is dearer by that',
     'the plan has no date for it',
     'no unit of the shop has gone this way yet: its chances are the standing ones',

@@ -5,6 +5,7 @@ import type { Family } from '../family/family';
 import type { Known } from '../plan/ahead';
 import { standingOfNew } from '../plan/standing';
 import { amountOf } from '../quantity/cents';
+import { OPTION_WORDS, type OptionKind } from '../quote/option-kind';
 import { STATION_WORDS, type Station } from '../station';
 import { type BoreWay, WAY_WORDS, type Way } from '../way';
 
@@ -19,16 +20,6 @@ export type WayCounts = {
 };
 /** A family's own units tell of a way from so many on; before, all families' do. */
 const ENOUGH = 10;
-
-/** What may be done for a customer. */
-export const OPTION_WORDS = {
-  repair: 'repair',
-  sleeve: 'sleeve',
-  exchange: 'exchange unit',
-  new: 'new unit',
-  'give-back': 'give back as it is',
-} as const;
-export type OptionKind = keyof typeof OPTION_WORDS;
 
 /** What a unit's options are worked out from. Money in the shop's own, without tax. */
 export type OptionFacts = {
@@ -45,8 +36,8 @@ export type OptionFacts = {
   /** The shop's rate. */
   readonly perHour: number;
   readonly prices: readonly Price[];
-  /** The parts that it needs: what the best set costs, and what that does not cover. */
-  readonly parts: { readonly price: number; readonly lacks: readonly string[] };
+  /** The parts that it needs: what the best set costs, what that does not cover, and for how many of them it is only supposed that they are renewed. */
+  readonly parts: { readonly price: number; readonly lacks: readonly string[]; readonly supposed: number };
   readonly counts: readonly WayCounts[];
   /** Days until it is ready as it is planned; null where it has no date. */
   readonly plannedDays: number | null;
@@ -61,7 +52,10 @@ export type UnitOption = {
   readonly asked: RouteCostRequest['options'][number];
   /** Its work: minutes at the shop's rate, or a fixed price. */
   readonly work: readonly ({ readonly words: string } & ({ readonly minutes: number } | { readonly price: number }))[];
-  readonly outside: readonly { readonly words: string; readonly price: number }[];
+  /** What is bought for it, and from whom. */
+  readonly outside: readonly { readonly words: string; readonly from: string; readonly price: number }[];
+  /** Null where nobody can say. */
+  readonly readyInDays: number | null;
   readonly doubts: readonly string[];
 };
 
@@ -87,7 +81,7 @@ const sleeved = (f: OptionFacts, doubts: readonly string[]): UnitOption => {
   const [price] = f.boreMm === null ? [] : sleevePrices(f.prices, f.family.name, f.boreMm);
   return price === undefined
     ? throughTheShop(f, 'sleeve', 'sleeve', [...doubts, 'nobody’s price for the sleeve is on the list'], [])
-    : throughTheShop(f, 'sleeve', 'sleeve', doubts, [{ words: `sleeve, ${price.supplier}`, price: amountOf(price.cents) }], price.days);
+    : throughTheShop(f, 'sleeve', 'sleeve', doubts, [{ words: 'sleeve', from: price.supplier, price: amountOf(price.cents) }], price.days);
 };
 
 /** All of the shop's work, with its parts. @param moreDays beyond what is planned, where that is another way */
@@ -104,7 +98,7 @@ const throughTheShop = (
     f,
     kind,
     kind,
-    kind === 'repair' && way !== 'no-bore' ? `${OPTION_WORDS.repair}, ${WAY_WORDS[way]}` : OPTION_WORDS[kind],
+    kind === 'repair' && way !== 'no-bore' ? `${OPTION_WORDS.repair}, bore ${WAY_WORDS[way]}` : OPTION_WORDS[kind],
     stations,
     way,
   );
@@ -113,6 +107,7 @@ const throughTheShop = (
   return {
     ...o,
     outside,
+    readyInDays: f.plannedDays === null ? null : f.plannedDays + planned,
     asked: {
       ...o.asked,
       parts: f.parts.price,
@@ -126,6 +121,7 @@ const throughTheShop = (
     },
     doubts: [
       ...doubts,
+      ...(f.parts.supposed > 0 ? ['not stripped yet: all that wears is taken to be renewed'] : []),
       ...(f.parts.lacks.length > 0 ? [`no price for ${f.parts.lacks.join(', ')}: it is dearer by that`] : []),
       ...(f.plannedDays === null ? ['the plan has no date for it'] : []),
       ...(counts.proved + counts.failed === 0 ? ['no unit of the shop has gone this way yet: its chances are the standing ones'] : []),
@@ -137,11 +133,12 @@ const instead = (f: OptionFacts, p: PriceOf<'exchange' | 'new'>): UnitOption => 
   const words = `${OPTION_WORDS[p.what]} ${p.number}`;
   const o = base(f, p.what, `${p.what} ${p.number} ${p.supplier}`, words, f.done, f.way?.way ?? 'no-bore');
   const work = [...o.work, { words: 'hand over', minutes: HAND_OVER_MIN }];
-  const price = { words: `${words}, ${p.supplier === '' ? 'own shelf' : p.supplier}`, price: amountOf(p.cents) };
+  const price = { words, from: p.supplier === '' ? 'own shelf' : p.supplier, price: amountOf(p.cents) };
   return {
     ...o,
     work,
     outside: [price],
+    readyInDays: daysOf(p),
     asked: {
       ...o.asked,
       minutes: minutesOf(work),
@@ -166,6 +163,7 @@ const base = (f: OptionFacts, kind: OptionKind, id: string, words: string, stati
     words,
     work,
     outside: [],
+    readyInDays: 0,
     doubts: [],
     asked: { id, parts: 0, minutes: minutesOf(work), outside: workPrice(work, 0), days: 0, restores: kind !== 'give-back' },
   };

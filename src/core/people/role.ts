@@ -6,6 +6,7 @@ export const ROLE_WORDS: { readonly [R in Role]: string } = { technician: 'techn
 /** What a role may do; every action and route asks here. */
 const MAY = {
   see: ['technician', 'lead', 'counter', 'owner'],
+  offer: ['lead', 'counter', 'owner'],
   'book-in': ['technician', 'lead', 'counter', 'owner'],
   correct: ['lead', 'counter', 'owner'],
   bench: ['technician', 'lead'],
@@ -37,3 +38,6 @@ export type Person = {
   /** Of the shop's branches; the first where none is said. */
   readonly branch?: string | null;
 };
+
+/** By whom it is written down what a customer says on the page of a quote. Nobody signs in as them. */
+export const THE_CUSTOMER: Person = { id: 'the-customer', name: 'the customer', role: 'counter', bench: null };

@@ -1,9 +1,10 @@
 import type { Family } from '../family/family';
 import { fixed } from '../quantity/figure';
+import { isAnswerWait } from '../quote/answer-wait';
 import { routeOf } from '../route/route';
 import { signaturesFor } from '../route/why-not';
 import { STATION_WORDS, STATIONS, type Station } from '../station';
-import { factsOf } from '../unit/facts-of';
+import { askedAt, factsOf } from '../unit/facts-of';
 import type { UnitRecord } from '../unit/unit-record';
 import { usualMinutes, usualWait } from '../unit/usual-waits';
 import type { BoreWay, Way } from '../way';
@@ -46,7 +47,7 @@ export const standingOf = (r: UnitRecord, way: Way, now: number): Standing => {
   const supposed =
     way === 'no-bore' || judgedWay(r) !== undefined ? facts : { ...facts, verdicts: [{ outcome: way, toDo: [] }], unjudged: [] };
   const ahead = routeOf(supposed).flatMap((s) => (s.state === 'now' || s.state === 'ahead' ? [s.station] : []));
-  const asked = r.approvals.filter((a) => a.answer === null).at(-1);
+  const asked = askedAt(r);
   const sent = r.sleevings.filter((s) => s.backAt === null).at(-1);
   const weep = r.programme.steps.find((s) => s.kind === 'weep' && s.need === 'must');
   return {
@@ -54,13 +55,13 @@ export const standingOf = (r: UnitRecord, way: Way, now: number): Standing => {
     words: (station) =>
       station === 'hone' && r.unit.targetDiaMm !== null ? `Hone to ${fixed(r.unit.targetDiaMm, 3)}` : STATION_WORDS[station],
     running: r.timers
-      .filter((t) => t.doneAt === null && t.endsAt > now)
+      .filter((t) => t.doneAt === null && t.endsAt > now && !isAnswerWait(t.id))
       .map((t) => ({ id: `wait-${t.id}`, label: t.label, since: t.startedAt, minutes: (t.endsAt - t.startedAt) / MINUTE_MS })),
     answer:
       facts.approval === 'to-ask'
         ? { kind: 'to-ask' }
         : facts.approval === 'waiting' && asked !== undefined
-          ? { kind: 'asked', leftMin: Math.max(1, usualMinutes('approval') - (now - asked.at) / MINUTE_MS) }
+          ? { kind: 'asked', leftMin: Math.max(1, usualMinutes('approval') - (now - asked) / MINUTE_MS) }
           : { kind: 'none' },
     away: sent === undefined ? { kind: 'here' } : { kind: 'away', leftMin: Math.max(1, (sent.promisedAt - now) / MINUTE_MS) },
     bath: r.treatments.some((t) => t.method === 'ultrasonic') ? 'had' : 'to-come',

@@ -206,6 +206,7 @@ const record = (): UnitRecord => {
     underlays: [],
     sleevings: [],
     approvals: [],
+    quotes: [],
     bench: [],
   };
 };

@@ -7,7 +7,7 @@ import type { Station } from '../station';
 import type { TrayPart } from '../strip/tray-schema';
 import type { Treatment } from '../strip/treatment';
 
-export type Approved = 'to-ask' | 'waiting' | 'yes' | 'no';
+export type Approved = 'to-ask' | 'waiting' | 'yes' | 'no' | 'other';
 
 /** All about a unit that decides where it may go. */
 export type RouteFacts = {

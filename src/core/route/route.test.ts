@@ -160,7 +160,7 @@ describe('why not', () => {
     const sleeve = { outcome: 'sleeve', toDo: [] } as const;
     const sayings = (station: 'hone' | 'sleeve' | 'kit', more: Partial<RouteFacts>) => whyNotDone(station, facts(more)).map(sayWhyNot);
     expect(sayings('sleeve', { verdicts: [sleeve], approval: 'to-ask' })).toEqual([
-      'It changes price or promise: ask the customer first, at Judge.',
+      'It changes price or promise: ask the customer first, at Judge or by a quote.',
       'It has not been sent out to be sleeved.',
     ]);
     expect(sayings('hone', { approval: 'waiting' })).toEqual(['The customer has been asked, and has not said yes yet.']);
@@ -201,6 +201,7 @@ test('who may do what', () => {
     technician: ['see', 'book-in', 'bench', 'kit', 'files', 'plan', 'sign-first'],
     lead: [
       'see',
+      'offer',
       'book-in',
       'correct',
       'bench',
@@ -216,9 +217,10 @@ test('who may do what', () => {
       'sign-second',
       'see-shop',
     ],
-    counter: ['see', 'book-in', 'correct', 'kit', 'files', 'plan'],
+    counter: ['see', 'offer', 'book-in', 'correct', 'kit', 'files', 'plan'],
     owner: [
       'see',
+      'offer',
       'book-in',
       'correct',
       'files',

@@ -12,7 +12,7 @@ import { unmeasuredPistons } from '../strip/pistons';
 import { stripFaults } from '../strip/tray';
 import type { TrayPart } from '../strip/tray-schema';
 import { lookedAgain, METHODS, type MethodName, toRinse } from '../strip/treatment';
-import type { RouteFacts } from './facts';
+import type { Approved, RouteFacts } from './facts';
 
 /** A condition that a station's work does not meet yet. */
 export type WhyNot =
@@ -50,7 +50,7 @@ export type WhyNot =
         | 'no-gap';
     }
   | { readonly code: 'no-readings' | 'no-verdict'; readonly bores: readonly string[] }
-  | { readonly code: 'approval'; readonly stands: 'to-ask' | 'waiting' | 'no' }
+  | { readonly code: 'approval'; readonly stands: Exclude<Approved, 'yes'> }
   | { readonly code: 'not-sent' | 'not-back' }
   | { readonly code: 'open-questions'; readonly texts: readonly string[] }
   | { readonly code: 'uncovered'; readonly parts: readonly string[] }
@@ -150,6 +150,13 @@ const proofThat = (
 ): readonly WhyNot[] => {
   const steps = proof.filter((p) => p.stands === stands).map((p) => p.name);
   return steps.length === 0 ? [] : [{ code, steps }];
+};
+
+const APPROVAL_WORDS: { readonly [A in Exclude<Approved, 'yes'>]: string } = {
+  no: 'The customer said no to this: judge it another way, or hand it back unrepaired.',
+  other: 'The customer chose not to have it made good: see its quote, under its options.',
+  waiting: 'The customer has been asked, and has not said yes yet.',
+  'to-ask': 'It changes price or promise: ask the customer first, at Judge or by a quote.',
 };
 
 /** Work that the customer was asked about waits for a yes. */
@@ -289,11 +296,7 @@ export const sayWhyNot = (w: WhyNot): string => {
     case 'proof-undecided':
       return `The hold did not decide: ${w.steps.join('; ')}. Hold it longer.`;
     case 'approval':
-      return w.stands === 'no'
-        ? 'The customer said no to this: judge it another way, or hand it back unrepaired.'
-        : w.stands === 'waiting'
-          ? 'The customer has been asked, and has not said yes yet.'
-          : 'It changes price or promise: ask the customer first, at Judge.';
+      return APPROVAL_WORDS[w.stands];
     case 'not-sent':
       return 'It has not been sent out to be sleeved.';
     case 'not-back':

@@ -21,6 +21,8 @@ import { checkValveFound } from '../pedal-end/booster';
 import { sayVacuumHold } from '../pedal-end/vacuum';
 import { sayStep } from '../prove/programme/say-step';
 import { METRIC } from '../quantity/units';
+import { mends } from '../quote/option-kind';
+import { pickedOf, type Quote } from '../quote/quote';
 import type { Approved, RouteFacts } from '../route/facts';
 import { routeOf, type Stop, stationNow } from '../route/route';
 import type { BagItem } from '../store/article';
@@ -131,20 +133,40 @@ const verdictIn = ({ name, record }: Bore, of: number): RouteFacts['verdicts'] =
 
 /** Of what several bores say, what counts for the body that they are in: the first in this order. */
 const worst = <T extends string>(all: readonly (T | null)[], order: readonly T[]): T | null => order.find((x) => all.includes(x)) ?? null;
-const APPROVED: readonly Approved[] = ['no', 'to-ask', 'waiting', 'yes'];
+const APPROVED: readonly Approved[] = ['other', 'no', 'to-ask', 'waiting', 'yes'];
 const OUTCOMES: readonly BoreOutcome[] = ['scrap', 'undecided', 'sleeve', 'hone', 'polish', 'reuse'];
 
 /** Bores that are judged to be sleeved, as they are now. */
 export const boresToSleeve = (r: UnitRecord): readonly Bore[] =>
   boresOf(r).filter((b) => currentVerdict(b.record)?.answer.outcome === 'sleeve');
 
-/** A sleeve changes price and promise: the customer is always asked. Of other verdicts only when somebody did. */
+/** A sleeve changes price and promise: the customer is always asked, by a question or by a quote that offers it. Of other verdicts only when somebody did. */
 const approvalOf = (r: UnitRecord): Approved | null => {
   const verdict = currentVerdict(r);
   const asked = r.approvals.filter((a) => a.verdictId === verdict?.id).at(-1);
-  if (asked !== undefined) return asked.answer ?? 'waiting';
-  return verdict?.answer.outcome === 'sleeve' ? 'to-ask' : null;
+  const quote = r.quotes.at(-1);
+  if (asked !== undefined && asked.at > (quote?.at ?? 0)) return asked.answer ?? 'waiting';
+  const answered = quote === undefined ? null : answerTo(quote);
+  const sleeve = verdict?.answer.outcome === 'sleeve';
+  return sleeve && (answered === null || (answered === 'yes' && quote !== undefined && pickedOf(quote)?.kind !== 'sleeve'))
+    ? 'to-ask'
+    : answered;
 };
+
+/** What a quote came to: a yes is to the customer's own unit, made good. */
+const answerTo = (quote: Quote): Approved => {
+  const { answer } = quote;
+  if (answer === null) return 'waiting';
+  const picked = pickedOf(quote);
+  return picked === undefined ? 'no' : mends(picked.kind) ? 'yes' : 'other';
+};
+
+/** When the customer was last asked what is not answered yet, ms since 1970; undefined where nothing is. */
+export const askedAt = (r: Pick<UnitRecord, 'approvals' | 'quotes'>): number | undefined =>
+  [...r.approvals, ...r.quotes.slice(-1)]
+    .flatMap((q) => (q.answer === null ? [q.at] : []))
+    .toSorted((a, b) => a - b)
+    .at(-1);
 
 const sleevedOf = (r: UnitRecord): RouteFacts['sleeved'] => {
   const last = r.sleevings.filter((s) => s.sentAt >= r.unit.boreChangedAt).at(-1);

@@ -22,6 +22,7 @@ import type { Signature } from '../people/signature';
 import type { Programme } from '../prove/programme/step';
 import type { Run } from '../prove/run';
 import { sayNominal } from '../quantity/say';
+import type { Quote } from '../quote/quote';
 import type { Sleeving } from '../sleeve/sleeving';
 import type { Exit, Station } from '../station';
 import type { GuideTick } from '../strip/guide-tick';
@@ -107,6 +108,7 @@ export type UnitRecord = {
   readonly underlays: readonly Underlay[];
   readonly sleevings: readonly Sleeving[];
   readonly approvals: readonly Approval[];
+  readonly quotes: readonly Quote[];
   readonly bench: readonly BenchRecord[];
 };
 

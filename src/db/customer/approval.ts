@@ -1,4 +1,5 @@
 import { desc, eq } from 'drizzle-orm';
+import { ANSWER_MS, answerWaitId } from '@/core/quote/answer-wait';
 import { ok, type Result } from '@/core/result';
 import { hasPot, inPot } from '@/core/unit/bores';
 import { currentVerdict } from '@/core/unit/facts-of';
@@ -8,9 +9,6 @@ import { put } from '../engine/edit';
 import { jobs, outbox, units } from '../tables';
 import { endOfWait, waitEdit } from '../unit/waits';
 import { send } from './outbox';
-
-/** Two days without an answer, and somebody rings the customer, ms. */
-const ANSWER_MS = 2 * 86_400_000;
 
 export type Question = {
   /** About which bore's judgement, from 1; the first where nothing is said. */
@@ -38,7 +36,7 @@ export const askCustomer = (db: Db, change: Change, { pot = 1, ...q }: Question)
         answeredAt: null,
         answeredTo: null,
       }),
-      waitEdit(change, at, { id: `${change.eventId}-answer`, label: `answer from ${record.job.customer}`, endsAt: at + ANSWER_MS }),
+      waitEdit(change, at, { id: answerWaitId(change.eventId), label: `answer from ${record.job.customer}`, endsAt: at + ANSWER_MS }),
     ]);
   });
 
@@ -50,7 +48,7 @@ export const answerCustomer = (db: Db, change: Change, approvalId: string, answe
     if (asked.answer !== null) return refused(`It was answered: ${asked.answer}.`);
     const { unit } = record;
     return ok([
-      ...(await endOfWait(tx, unit.id, `${approvalId}-answer`, at)),
+      ...(await endOfWait(tx, unit.id, answerWaitId(approvalId), at)),
       put('approvals', { ...asked, unitId: unit.id, answer, answeredAt: at, answeredTo: change.person.id }),
       ...(answer === 'yes' ? [put('units', { ...unit, dueAt: asked.promisedAt })] : []),
     ]);

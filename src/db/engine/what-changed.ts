@@ -25,6 +25,7 @@ const ROWS: { readonly [T in TrackedName]: string } = {
   underlays: 'photo under the map',
   sleevings: 'sleeving',
   approvals: 'question to the customer',
+  quotes: 'quote',
   benchRecords: 'bench note',
   readings: 'reading',
   stockMoves: 'stock',

@@ -2,7 +2,7 @@ import { and, asc, count, eq, gt, isNotNull, isNull, max, ne, sql } from 'drizzl
 import { IN_A_ROW_MS } from '@/core/people/lock-out';
 import type { Member } from '@/core/people/member';
 import { PIN_WORDS } from '@/core/people/pin';
-import type { Person, Role } from '@/core/people/role';
+import { type Person, type Role, THE_CUSTOMER } from '@/core/people/role';
 import { type Work, WorkSchema } from '@/core/people/work';
 import { fail, ok, type Result } from '@/core/result';
 import { stored } from '@/core/schema/stored';
@@ -19,6 +19,7 @@ export async function members(db: Reader, now: number): Promise<readonly Member[
     .leftJoin(accounts, eq(accounts.userId, people.id))
     .leftJoin(entryCodes, eq(entryCodes.personId, people.id))
     .leftJoin(sessions, eq(sessions.userId, people.id))
+    .where(ne(people.id, THE_CUSTOMER.id))
     .groupBy(people.id)
     .orderBy(sql`${people.leftAt} is not null`, asc(people.name));
   return rows.map(({ person, password, codeUntil, seen }) => ({
@@ -125,7 +126,7 @@ export const takeBack = async (db: Db, by: By, id: string): Promise<Result<{ rea
     const [person] = await tx
       .update(people)
       .set({ leftAt: null })
-      .where(and(eq(people.id, id), isNotNull(people.leftAt)))
+      .where(and(eq(people.id, id), ne(people.id, THE_CUSTOMER.id), isNotNull(people.leftAt)))
       .returning({ name: people.name });
     if (person === undefined) return fail({ code: 'no-such-person' });
     const code = await resetEntry(tx, id, by.at);

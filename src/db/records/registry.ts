@@ -14,6 +14,7 @@ import {
   orders,
   parts,
   photos,
+  quotes,
   readings,
   runs,
   signatures,
@@ -29,6 +30,7 @@ import {
 } from '../tables';
 import { toMark, toUnderlay, toVerdict } from './judge';
 import { toIdentity, toSetAside } from './kit';
+import { toQuote } from './quote';
 import { toPart, toTick } from './strip';
 import { toBench, toPass, toRun, toStep, toTimer } from './work';
 
@@ -44,6 +46,7 @@ type UnitTable =
   | typeof marks
   | typeof parts
   | typeof photos
+  | typeof quotes
   | typeof runs
   | typeof signatures
   | typeof sleevings
@@ -100,6 +103,7 @@ export const HANGING = {
   underlays: hung('underlays', underlays, 'id', toUnderlay),
   sleevings: hung('sleevings', sleevings, 'sentAt', asItIs),
   approvals: hung('approvals', approvals, 'at', asItIs),
+  quotes: hung('quotes', quotes, 'at', toQuote),
   bench: hung('benchRecords', benchRecords, 'at', toBench),
 } satisfies { readonly [F in keyof Hanging]: { readonly read: (row: never) => Element<F> } };
 export type HangingField = keyof typeof HANGING;

@@ -24,6 +24,24 @@ export const approvals = sqliteTable(
   (t) => [index('approvals_unit').on(t.unitId)],
 );
 
+/** Quotes as they went out. `key` is what the address of the customer's page ends in. */
+export const quotes = sqliteTable(
+  'quotes',
+  {
+    id: id(),
+    unitId: ofUnit(),
+    at: time().notNull(),
+    personId: text().notNull(),
+    validUntil: time().notNull(),
+    words: text().notNull(),
+    options: text({ mode: 'json' }).notNull(),
+    key: text().notNull().unique(),
+    questions: text({ mode: 'json' }).notNull(),
+    answer: text({ mode: 'json' }),
+  },
+  (t) => [index('quotes_unit').on(t.unitId)],
+);
+
 /** Messages to customers. The stand-in only keeps them here; a page shows them. */
 export const outbox = sqliteTable(
   'outbox',

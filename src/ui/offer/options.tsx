@@ -1,11 +1,13 @@
 import type { ReactNode } from 'react';
 import { capital } from '@/core/capital';
 import type { CostedOption, RouteCost } from '@/core/cost/route-cost';
+import { chargeLines } from '@/core/offer/offered';
 import { sayChance, sayFlips } from '@/core/offer/say-options';
 import type { UnitOption } from '@/core/offer/unit-options';
-import { plain } from '@/core/quantity/figure';
 import { sayMoney } from '@/core/quantity/say-money';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
+import type { Offered } from '@/core/quote/quote';
+import { sayCents } from '@/core/quote/say-quote';
 import { Scroll } from '../unit/scroll';
 
 const DAY_MS = 86_400_000;
@@ -13,19 +15,23 @@ const DAY_MS = 86_400_000;
 /** The ways to help, side by side: money, when, how sure; what is in each, and what would make another the best. */
 export function Options({
   options,
+  offers,
   cost,
   rules,
   neededInDays,
   now,
 }: {
   readonly options: readonly UnitOption[];
+  readonly offers: readonly Offered[];
   readonly cost: RouteCost;
   readonly rules: { readonly labourPerHour: number; readonly partsMarkupPct: number };
   readonly neededInDays: number;
   readonly now: number;
 }) {
+  const chargesBy = (o: UnitOption) => (offers[options.indexOf(o)] as Offered).charges;
   const rows: readonly (readonly [head: string, cell: (o: UnitOption, c: CostedOption) => ReactNode])[] = [
-    ['Price, without tax', (_, c) => <b>{sayMoney(c.direct)}</b>],
+    ['Price, without tax', (o) => <b>{sayCents(chargesBy(o).net)}</b>],
+    ['To pay, with tax', (o) => <b>{sayCents(chargesBy(o).total)}</b>],
     ['Ready', (o) => sayReady(o, neededInDays, now)],
     ['Proves at once', (o, c) => (isOurs(o) ? sayChance(c.proofChance, c.proofLow, c.proofHigh) : '–')],
     ['Holds', (o, c) => (isOurs(o) ? sayChance(c.keepChance, c.keepLow, c.keepHigh) : '–')],
@@ -101,31 +107,16 @@ const sayReady = (o: UnitOption, neededInDays: number, now: number): ReactNode =
   );
 };
 
-function Lines({
-  option,
-  rules,
-}: {
-  readonly option: UnitOption;
-  readonly rules: { readonly labourPerHour: number; readonly partsMarkupPct: number };
-}) {
-  const { parts } = option.asked;
-  const lines = [
-    ...(parts === 0
-      ? []
-      : [['parts', parts * (1 + rules.partsMarkupPct / 100), `${sayMoney(parts)} and ${plain(rules.partsMarkupPct)} %`] as const]),
-    ...option.outside.map((x) => [x.words, x.price, ''] as const),
-    ...option.work.map((w) =>
-      'price' in w ? ([w.words, w.price, ''] as const) : ([w.words, (w.minutes / 60) * rules.labourPerHour, `${w.minutes} min`] as const),
-    ),
-  ];
+/** What it is charged by, with the arithmetic of each line. */
+function Lines({ option, rules }: { readonly option: UnitOption; readonly rules: Parameters<typeof chargeLines>[1] }) {
   return (
     <ul className="text-[13px]">
-      {lines.map(([words, money, how]) => (
-        <li key={words} className="flex gap-2">
+      {chargeLines(option, rules).map((l) => (
+        <li key={l.words} className="flex gap-2">
           <span className="flex-1">
-            {words} {how !== '' && <span className="text-ink2">{how}</span>}
+            {l.words} {l.how !== '' && <span className="text-ink2">{l.how}</span>}
           </span>
-          <span>{sayMoney(money)}</span>
+          <span className="whitespace-nowrap">{sayCents(l.cents)}</span>
         </li>
       ))}
     </ul>

@@ -4,6 +4,7 @@ import { theDb } from '@/db/engine/connection';
 import { draftsOf } from '@/db/plan/drafts';
 import { sayNotDone } from '@/pool/pool';
 import { Day } from '@/ui/day/day';
+import { MadeAgain } from '@/ui/day/made-again';
 import { isDayView } from '@/ui/day/views';
 import { dayNow, planBranch } from '../../_server/day-now';
 import { personOrSignIn } from '../../_server/who';
@@ -20,18 +21,21 @@ export default async function DayPage({ searchParams }: { readonly searchParams:
         {sayNotDone(day.error)}
       </p>
     );
-  const { facts, request, schedule, leftOut } = day.value;
+  const { facts, request, schedule, leftOut, being } = day.value;
   return (
-    <Day
-      facts={facts}
-      request={request}
-      schedule={schedule}
-      leftOut={leftOut}
-      view={isDayView(view) ? view : 'benches'}
-      drafts={drafts}
-      me={person}
-      branch={branch?.name}
-      mayKeep={may(person.role, 'see-shop')}
-    />
+    <>
+      {being !== undefined && <MadeAgain key={Date.now()} />}
+      <Day
+        facts={facts}
+        request={request}
+        schedule={schedule}
+        leftOut={leftOut}
+        view={isDayView(view) ? view : 'benches'}
+        drafts={drafts}
+        me={person}
+        branch={branch?.name}
+        mayKeep={may(person.role, 'see-shop')}
+      />
+    </>
   );
 }

@@ -1,42 +1,117 @@
 import type { Metadata } from 'next';
+import { headers } from 'next/headers';
 import { notFound } from 'next/navigation';
-import { sayUnit, tagNumber, tagOf } from '@/core/unit/unit-record';
+import { may } from '@/core/people/role';
+import { quoteState } from '@/core/quote/quote';
+import { quoteWords, sayAnswer, sayCents } from '@/core/quote/say-quote';
+import { sayUnit, tagNumber, tagOf, type UnitRecord } from '@/core/unit/unit-record';
 import { unitOfTag } from '@/db/engine/cached-units';
 import { theDb } from '@/db/engine/connection';
+import { everyone } from '@/db/people/people';
+import { rulesInForce } from '@/db/rules/rules';
 import { sayNotDone } from '@/pool/pool';
 import { Options } from '@/ui/offer/options';
+import { MakeQuote } from '@/ui/quote/make-quote';
+import { Quotes, type ShownQuote } from '@/ui/quote/quotes';
 import { Go } from '@/ui/shell/go';
-import { optionsNow } from '../../../../_server/options-now';
+import { StationProvider } from '@/ui/unit/station-context';
+import { type OptionsNow, optionsNow } from '../../../../_server/options-now';
+import { customersUnit } from '../../../../_server/quote-now';
+import { shopOrigin } from '../../../../_server/request';
 import { personOrSignIn } from '../../../../_server/who';
 
 type Params = { readonly params: Promise<{ readonly tag: string }> };
+/** How long a quote holds, where nobody says otherwise, ms. */
+const HOLDS_MS = 14 * 86_400_000;
+const HOUR_MS = 3_600_000;
 
 export const generateMetadata = async ({ params }: Params): Promise<Metadata> => ({ title: `${(await params).tag} · options` });
 
-/** What may be done about a unit, and what each way costs. */
+/** What may be done about a unit and what each way costs; quotes are made of it here. */
 export default async function OptionsPage({ params }: Params) {
-  const [, db, { tag }] = await Promise.all([personOrSignIn(), theDb(), params]);
+  const [person, db, { tag }] = await Promise.all([personOrSignIn(), theDb(), params]);
   const number = tagNumber(tag);
   const record = number === undefined ? undefined : await unitOfTag(db, number);
   if (record === undefined) notFound();
+  const { unit } = record;
   const now = Date.now();
-  const found = record.unit.exit === null ? await optionsNow(db, record, now) : undefined;
+  const inShop = unit.exit === null;
+  const [found, quotes, { rules, schools }] = await Promise.all([
+    inShop ? optionsNow(db, record, now) : undefined,
+    shownQuotes(record, now),
+    rulesInForce(db),
+  ]);
+  const at = {
+    target: { unitId: unit.id, version: unit.version },
+    tag: tagOf(unit),
+    rules,
+    schools,
+    role: person.role,
+    pot: 1,
+    now,
+    open: inShop,
+    inShop,
+  };
   return (
-    <div className="px-4 py-4">
-      <p className="text-[13px]">
-        <Go className="font-bold text-act" href={`/units/${tagOf(record.unit)}`}>
-          {tagOf(record.unit)}
-        </Go>{' '}
-        / Options
-      </p>
-      <h1 className="mb-1 text-xl font-bold">Repair, sleeve, exchange, new, or give back: {sayUnit(record)}</h1>
-      {found === undefined ? (
-        <p>It has left the shop: there is nothing to choose any more.</p>
-      ) : found.ok ? (
-        <Options {...found.value} now={now} />
-      ) : (
-        <p role="alert">{sayNotDone(found.error)}</p>
-      )}
-    </div>
+    <StationProvider at={at}>
+      <div className="px-4 py-4">
+        <p className="text-[13px]">
+          <Go className="font-bold text-act" href={`/units/${at.tag}`}>
+            {at.tag}
+          </Go>{' '}
+          / Options
+        </p>
+        <h1 className="mb-1 text-xl font-bold">Repair, sleeve, exchange, new, or give back: {sayUnit(record)}</h1>
+        {quotes.length > 0 && (
+          <section className="mb-4 max-w-4xl" aria-label="Quotes">
+            <h2 className="head mb-1">{quotes.length === 1 ? 'QUOTE' : `${quotes.length} QUOTES`}</h2>
+            <Quotes quotes={quotes} />
+          </section>
+        )}
+        {found === undefined ? (
+          <p>It has left the shop: there is nothing to choose any more.</p>
+        ) : found.ok ? (
+          <>
+            <Options {...found.value} now={now} />
+            {may(person.role, 'offer') && (
+              <section className="mt-4 max-w-4xl" aria-label="A quote">
+                <h2 className="head mb-1">A QUOTE FOR {record.job.customer.toUpperCase()}</h2>
+                <MakeQuote
+                  key={quotes.length}
+                  offers={offersOf(found.value)}
+                  start={startOf(record, found.value, now)}
+                  replaces={quotes.length > 0}
+                />
+              </section>
+            )}
+          </>
+        ) : (
+          <p role="alert">{sayNotDone(found.error)}</p>
+        )}
+      </div>
+    </StationProvider>
   );
 }
+
+const offersOf = ({ offers }: OptionsNow) =>
+  offers.map(({ id, words, charges }) => ({ id, words, total: charges.total, said: sayCents(charges.total) }));
+
+/** The best, and giving it back, are ticked: the counter says what else. */
+const startOf = (record: UnitRecord, { cost, offers }: OptionsNow, now: number) => ({
+  options: offers.flatMap((o) => (o.id === cost.best || o.kind === 'give-back' ? [o.id] : [])),
+  words: quoteWords({ customer: record.job.customer, ...customersUnit(record) }),
+  validUntil: Math.ceil((now + HOLDS_MS) / HOUR_MS) * HOUR_MS,
+});
+
+const shownQuotes = async (record: UnitRecord, now: number): Promise<readonly ShownQuote[]> => {
+  if (record.quotes.length === 0) return [];
+  const [people, origin] = [await everyone(await theDb()), shopOrigin(await headers())];
+  const nameOf = (id: string): string => people.find((p) => p.id === id)?.name ?? id;
+  return record.quotes.toReversed().map((quote) => ({
+    quote,
+    state: quoteState(quote, record.quotes, record.unit.exit !== null, now),
+    by: nameOf(quote.personId),
+    answered: sayAnswer(quote, nameOf),
+    address: `${origin}/quote/${quote.key}`,
+  }));
+};

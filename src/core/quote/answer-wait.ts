@@ -1,0 +1,6 @@
+/** The wait for a customer's answer to a question or a quote, by the id of that. What may go on without the answer is the route's to say. */
+export const answerWaitId = (askedId: string): string => `${askedId}-answer`;
+export const isAnswerWait = (waitId: string): boolean => waitId.endsWith('-answer');
+
+/** Two days without an answer, and somebody rings the customer, ms. */
+export const ANSWER_MS = 2 * 86_400_000;
