@@ -6,6 +6,7 @@ import type { FinishName } from '@/core/finish/finish';
 import type { Station } from '@/core/station';
 import type { BoreStory } from '../devices/hand/bore';
 import type { UnitState } from '../devices/rig/unit-states';
+import type { QuoteStory } from './quotes';
 
 /** Half stripped by the guide; stuck and being freed; soaking; a part was missing; a part that does not belong came out. */
 export type Trouble = 'half-way' | 'stuck' | 'soaking' | 'absent' | 'foreign';
@@ -46,17 +47,20 @@ export type Story = {
   readonly answer?: 'waiting' | 'yes';
   /** What it turned out to be. */
   readonly cause?: CauseName;
+  /** How its quote stands. */
+  readonly quote?: QuoteStory;
 };
 
-const CUSTOMERS: readonly (readonly [string, string])[] = [
-  ['Skerrin Harbour Authority', '555 0101'],
-  ['Aldwater Orchards', '555 0114'],
-  ['Norrvik Ice Hall', '555 0127'],
-  ['Pendle Quarry', '555 0133'],
-  ['Skerrin Tramway Works', '555 0140'],
-  ['Fallowfield Stables', '555 0152'],
-  ['Volunteer Fire Brigade, Outer Skerrin', '555 0163'],
-  ['Lowmoor Airfield', '555 0178'],
+/** Name, telephone, mail and address; made up, at an end of the network that is nobody's. */
+export const CUSTOMERS: readonly (readonly [name: string, phone: string, mail: string, address: string])[] = [
+  ['Skerrin Harbour Authority', '555 0101', 'workshop@harbour.example', 'Harbour Office, Inner Skerrin'],
+  ['Aldwater Orchards', '555 0114', 'yard@aldwater.example', 'Aldwater, by the ford'],
+  ['Norrvik Ice Hall', '555 0127', '', ''],
+  ['Pendle Quarry', '555 0133', 'stores@pendle.example', 'Pendle Quarry, Gate 2'],
+  ['Skerrin Tramway Works', '555 0140', 'depot@tramway.example', 'Depot Lane 1, Outer Skerrin'],
+  ['Fallowfield Stables', '555 0152', '', 'Fallowfield'],
+  ['Volunteer Fire Brigade, Outer Skerrin', '555 0163', 'engine@brigade.example', 'Station Road, Outer Skerrin'],
+  ['Lowmoor Airfield', '555 0178', 'hangar@lowmoor.example', ''],
 ];
 const MACHINES: readonly (readonly [number, string])[] = [
   [7, 'Airport tug, Corvane T9'],
@@ -85,7 +89,7 @@ const ROWS: readonly Row[] = [
   // On the rack, from the counter to release.
   [1, 'wheel-double', 14, 'cast-iron', ['wet-boot'], 'sound', 'strip', 3, 76, { position: 'rear left' }],
   [1, 'wheel-double', 14, 'cast-iron', ['pulls'], 'sound', 'strip', 3, 76, { position: 'rear right' }],
-  [2, 'master-single', 12, 'alloy', ['releases-itself'], 'sound', 'strip', 6, 128, { position: 'parking brake' }],
+  [2, 'master-single', 12, 'alloy', ['releases-itself'], 'sound', 'strip', 6, 128, { position: 'parking brake', quote: 'picked' }],
   [
     3,
     'master-single',
@@ -195,11 +199,11 @@ const ROWS: readonly Row[] = [
     { position: 'hand brake', trouble: 'absent', words: 'opened once before' },
   ],
   [1, 'wheel-single', 12, 'cast-iron', ['wet-boot'], 'sound', 'strip', 7, 52, { position: 'rear left', trouble: 'foreign' }],
-  [4, 'booster', 0, 'alloy', ['hard'], 'sound', 'strip', 8, 99, { position: 'service brake' }],
+  [4, 'booster', 0, 'alloy', ['hard'], 'sound', 'strip', 8, 99, { position: 'service brake', quote: 'asked' }],
   [0, 'booster', 0, 'alloy', ['hard'], 'sound', 'prove', 90, 27, { position: 'service brake' }],
   [5, 'linkage', 0, 'cast-iron', ['to-the-floor'], 'sound', 'clean', 20, 30, { position: 'pedal' }],
   [0, 'distribution-valve', 0, 'alloy', ['pulls'], 'sound', 'clean', 28, 55, { position: 'rear axle' }],
-  [3, 'hard-line', 0, 'cast-iron', ['falls-no-leak'], 'sound', 'strip', 9, 32, { position: 'front to rear' }],
+  [3, 'hard-line', 0, 'cast-iron', ['falls-no-leak'], 'sound', 'strip', 9, 32, { position: 'front to rear', quote: 'open' }],
   [6, 'caliper-half', 27, 'cast-iron', ['pulls'], 'shallow', 'judge', 46, 34, { position: 'rear axle', morePots: [24] }],
   [4, 'slave', 14, 'alloy', ['sinks-slowly'], 'sound', 'close-up', 72, 28, { position: 'clutch', rigFinds: 'lip' }],
   [1, 'wheel-single', 12, 'cast-iron', ['wet-boot'], 'shallow', 'gauge', 44, 58, { position: 'rear right' }],
@@ -277,7 +281,7 @@ const ROWS: readonly Row[] = [
 
 export const STORIES: readonly Story[] = ROWS.map(([machine, family, sixteenths, material, complaints, bore, at, inH, dueH, more]) => {
   const [customer, name] = MACHINES[machine] as readonly [number, string];
-  const [who, phone] = CUSTOMERS[customer] as readonly [string, string];
+  const [who, phone] = CUSTOMERS[customer] as (typeof CUSTOMERS)[number];
   return {
     customer: who,
     phone,

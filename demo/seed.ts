@@ -22,6 +22,7 @@ import { leftUnits } from '@/db/rack/rack';
 import { theShopKey } from '@/db/release/shop-key';
 import { deliverRules } from '@/db/rules/deliver';
 import { saveSettings } from '@/db/shop/settings';
+import { customers } from '@/db/tables';
 import { addPhoto } from '@/db/unit/photos';
 import { startWait } from '@/db/unit/waits';
 import type { TrueBore } from '../devices/gauge/bore';
@@ -36,7 +37,8 @@ import { FITMENTS } from './fitments';
 import { asArticle, KITS } from './kits';
 import { PEOPLE } from './people';
 import { PRICES } from './prices';
-import { STORIES, type Story, type Trouble } from './scenario';
+import { quoteFor } from './quotes';
+import { CUSTOMERS, STORIES, type Story, type Trouble } from './scenario';
 import { SHOP } from './shop';
 import { insertArticle, insertFitment } from './shop-setup';
 import { sundries } from './sundries';
@@ -84,6 +86,7 @@ export async function seedDemo(db: Db, now: number, stories: readonly Story[] = 
     }
   }
   await stockStore(db, now);
+  await customersOf(db, now);
   const rig: Record<string, Truth> = {};
   const gauge: Record<string, TrueGauge> = {};
   // Booked in as time went: the oldest first, so that tags count up.
@@ -109,6 +112,12 @@ const stockStore = async (db: Db, now: number): Promise<void> => {
   for (const [article, lots] of all) await insertArticle(db, article, lots, now - 300 * 24 * HOUR_MS, 'ida-brandvik');
   for (const fitment of FITMENTS) await insertFitment(db, fitment, now - 300 * 24 * HOUR_MS);
   await db.transaction((tx) => setPrices(tx, { personId: 'tobin-salke', at: now - 120 * 24 * HOUR_MS }, 'prices of the year', PRICES));
+};
+
+/** Customers came as they brought things; what else the counter knows of them is entered on their pages. */
+const customersOf = async (db: Db, now: number): Promise<void> => {
+  for (const [i, [name, phone, mail, address]] of CUSTOMERS.entries())
+    await db.insert(customers).values({ id: `customer-${i + 1}`, name, phone, mail, address, createdAt: now - 390 * 24 * HOUR_MS });
 };
 
 /** Work is done by day: what fell at night was done the afternoon before. */
@@ -187,6 +196,7 @@ const live = async (
   await run(work, story, db, random, now);
   if (story.finish !== undefined) await work.finish(story.finish[0], now - story.finish[1] * HOUR_MS);
   if (story.trouble !== undefined) await trouble(work, story.trouble, db, random);
+  if (story.quote !== undefined) await quoteFor(db, work, story.quote, now);
   if (story.wait !== undefined) {
     const [label, minutes] = story.wait;
     await startWait(db, { ...work.next('wait-started', label), at: now - 120_000 }, { label, minutes: minutes + 2 });

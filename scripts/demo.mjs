@@ -68,6 +68,7 @@ await install();
 await Promise.all([seed(), build('.next')]);
 
 const [rigPort, rigPanel] = [await anyPort(), await anyPort()];
+const [mailPort, mailPage] = [await anyPort(), await anyPort()];
 const tokenFile = join(data, 'demo-token');
 if (!existsSync(tokenFile)) writeFileSync(tokenFile, randomBytes(24).toString('base64url'), { mode: 0o600 });
 const token = process.env.EDDRIN_API_TOKEN ?? readFileSync(tokenFile, 'utf8');
@@ -78,11 +79,17 @@ start('the stand-in rig', ['--import', 'tsx', 'devices/rig/server.ts'], {
   EDDRIN_RIG_SPEED: speed,
   EDDRIN_RIG_TRUTH: join(data, 'rig-truth.json'),
 });
+start('the stand-in mail server', ['--import', 'tsx', 'devices/mail/server.ts'], {
+  EDDRIN_MAIL_PORT: String(mailPort),
+  EDDRIN_MAIL_PAGE: String(mailPage),
+});
 start('the application', [...SERVE, String(port)], {
   EDDRIN_DATA: data,
   EDDRIN_BUILD: '.next',
   EDDRIN_RIG: `127.0.0.1:${rigPort}`,
   EDDRIN_API_TOKEN: token,
+  EDDRIN_SMTP: `smtp://localhost:${mailPort}`,
+  EDDRIN_MAIL_FROM: 'works@skerrin.example',
   NODE_ENV: 'production',
 });
 const gaugePort = await anyPort();
@@ -100,5 +107,6 @@ console.log(`
   The stand-in gauge measures: http://localhost:${gaugePort}
   The stand-in rig goes wrong, or finds a unit mended:  http://localhost:${rigPanel}
   (it runs ${speed} times as fast as a real one)
+  What it mails to customers:  http://localhost:${mailPage}
   Data in ${data}. Ctrl-C stops everything.
 `);

@@ -26,7 +26,7 @@ describe('what the environment decides', () => {
 
   test('--help names each with its usual value', () => {
     expect(sayConfig()).toMatch(/EDDRIN_DATA +the folder that a shop’s data lie in \(\.\/var\)/);
-    expect(sayConfig().split('\n').length).toBe(19);
+    expect(sayConfig().split('\n').length).toBe(21);
   });
 
   test('is read when it is asked for', () => {

@@ -3,6 +3,7 @@ import type { Db } from './db/engine/connection';
 
 const MINUTE_MS = 60_000;
 const HOUR_MS = 60 * MINUTE_MS;
+const POST_MS = 3000;
 
 /** Once at start: the environment is checked, the tables are brought up to date, the key of certificates is there, runs that a stopped server left behind are marked, and what is past is swept away. */
 export async function register(): Promise<void> {
@@ -46,6 +47,8 @@ export async function register(): Promise<void> {
   const { makeFirstPlans } = await import('./app/_server/day-now');
   makeFirstPlans().catch((error: unknown) => theLog().error({ err: error }, 'the first plan could not be made'));
   await every(HOUR_MS, 'old sessions were not swept', () => sweepSessions(db, Date.now()));
+  const { postDue } = await import('./app/_server/post');
+  await every(POST_MS, 'messages were not posted', () => postDue(db));
   await every(MINUTE_MS, 'the backup of the night was not made', () => backupByNight(db, Date.now()));
 }
 

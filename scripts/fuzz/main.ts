@@ -81,14 +81,14 @@ const wasEnded = async (personId: string, cookie: string): Promise<'ended' | 'op
 };
 
 // A server's first answers take several times as long: what is timed comes after them.
-for (const path of ['/', '/day', '/book-in', '/kits', '/book'])
+for (const path of ['/', '/day', '/book-in', '/kits', '/book', '/units/SQ-0044/options'])
   await fetch(`http://localhost:${port}${path}`, { headers: { cookie: cookies.get('maren-oreland') ?? '' } }).then((r) => r.text());
 
 const client = createClient({ url: databaseUrl() });
 const rowsOf = async (sql: string) => (await client.execute(sql)).rows as unknown as readonly Record<string, string>[];
 const tables = (
   await rowsOf(
-    "select name from sqlite_master where type = 'table' and name not like 'sqlite_%' and name not like 'unit_%grams%' and name not like 'unit_%words%'",
+    "select name from sqlite_master where type = 'table' and name not like 'sqlite_%' and name not like '%\\_grams%' escape '\\' and name not like '%\\_words%' escape '\\'",
   )
 ).map((r) => r.name as string);
 /** Ids of every row that has one, whosever it is. */

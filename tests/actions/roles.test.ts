@@ -2,6 +2,7 @@ import { beforeAll, describe, expect, test, vi } from 'vitest';
 import * as backup from '@/app/actions/backup';
 import * as bookIn from '@/app/actions/book-in';
 import * as closeUp from '@/app/actions/close-up';
+import * as customers from '@/app/actions/customers';
 import * as day from '@/app/actions/day';
 import * as family from '@/app/actions/family';
 import * as finish from '@/app/actions/finish';
@@ -10,11 +11,13 @@ import * as hone from '@/app/actions/hone';
 import * as identify from '@/app/actions/identify';
 import * as judge from '@/app/actions/judge';
 import * as kit from '@/app/actions/kit';
+import * as messages from '@/app/actions/messages';
 import * as open from '@/app/actions/open';
 import * as people from '@/app/actions/people';
 import * as prices from '@/app/actions/prices';
 import * as programme from '@/app/actions/programme';
 import * as prove from '@/app/actions/prove';
+import * as quote from '@/app/actions/quote';
 import * as release from '@/app/actions/release';
 import * as rules from '@/app/actions/rules';
 import * as set from '@/app/actions/set';
@@ -42,14 +45,17 @@ const actions = {
   ...backup,
   ...bookIn,
   ...closeUp,
+  ...customers,
   ...day,
   ...family,
   ...kit,
+  ...messages,
   ...open,
   ...people,
   ...prices,
   ...programme,
   ...prove,
+  ...quote,
   ...release,
   ...rules,
   ...finish,
@@ -67,8 +73,8 @@ const actions = {
   ...unit,
 };
 
-/** Actions of the door itself, which ask for a PIN, a code or a key in place of a role. */
-const AT_THE_DOOR = ['signInAction', 'signOutAction', 'choosePinAction', 'openShopAction'] as const;
+/** Actions of the door itself, which ask for a PIN, a code, a key or an address in place of a role. */
+const AT_THE_DOOR = ['signInAction', 'signOutAction', 'choosePinAction', 'openShopAction', 'replyToQuoteAction'] as const;
 /** What each other action asks its caller to be allowed; a new action must be entered here. */
 const ASKS: { readonly [A in Exclude<keyof typeof actions, (typeof AT_THE_DOOR)[number]>]: Doing } = {
   bookInAction: 'book-in',
@@ -85,6 +91,12 @@ const ASKS: { readonly [A in Exclude<keyof typeof actions, (typeof AT_THE_DOOR)[
   backFromSleevingAction: 'bench',
   askCustomerAction: 'book-in',
   answerCustomerAction: 'book-in',
+  makeQuoteAction: 'offer',
+  editCustomerAction: 'correct',
+  mergeCustomersAction: 'correct',
+  eraseCustomerAction: 'shop',
+  handleMessageAction: 'book-in',
+  answerQuoteAction: 'book-in',
   addInstrumentAction: 'rules',
   checkRingAction: 'bench',
   moveInstrumentAction: 'rules',

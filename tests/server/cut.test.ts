@@ -6,7 +6,8 @@ import { STANDARD_RULES } from '@/core/rules/rule-set';
 import { routeOfUnit } from '@/core/unit/facts-of';
 import { gaugedSets } from '@/core/unit/gauged-before';
 import { lastCut } from '@/core/unit/last-cut';
-import { answerCustomer, askCustomer, sentMessages } from '@/db/customer/approval';
+import { answerCustomer, askCustomer } from '@/db/customer/approval';
+import { messagesOf } from '@/db/customer/outbox';
 import { logPass } from '@/db/hone/hone';
 import { historyOf } from '@/db/unit/history';
 import { boreMapSvg, profileSvg } from '@/papers/bore-svg';
@@ -97,7 +98,7 @@ describe('the customer', () => {
     const asking = await shop.change(unitId, 'asked');
     await askCustomer(shop.db, asking, question);
     await askCustomer(shop.db, asking, question);
-    expect((await sentMessages(shop.db)).filter((m) => m.text === question.text)).toHaveLength(1);
+    expect((await messagesOf(shop.db, 200)).shown.filter((m) => m.message.text === question.text)).toHaveLength(1);
     const waiting = await logPass(shop.db, await shop.change(unitId, 'pass-logged'), pass);
     expect(refusals(waiting)).toEqual(['The customer has been asked, and has not said yes yet.']);
     expect(routeOfUnit(await shop.record(unitId)).find((s) => s.station === 'hone')).toMatchObject({

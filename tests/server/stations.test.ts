@@ -9,7 +9,8 @@ import type { PartNews } from '@/core/strip/part-news';
 import { routeOfUnit } from '@/core/unit/facts-of';
 import { undoable } from '@/core/unit/history';
 import { judgeInputOf } from '@/core/unit/judge-input';
-import { answerCustomer, askCustomer, sentMessages } from '@/db/customer/approval';
+import { answerCustomer, askCustomer } from '@/db/customer/approval';
+import { messagesOf } from '@/db/customer/outbox';
 import type { ChangeError } from '@/db/engine/change-unit';
 import { saveGauging } from '@/db/gauge/gauging';
 import { saveJudgement } from '@/db/judge/judgement';
@@ -245,7 +246,7 @@ describe('gauge and judge', () => {
       'It changes price or promise: ask the customer first, at Judge.',
     ]);
     await askCustomer(shop.db, await shop.change(unitId, 'asked'), { price: 85, promisedAt, text: 'It needs a sleeve. May we?' });
-    expect((await sentMessages(shop.db))[0]?.text).toBe('It needs a sleeve. May we?');
+    expect((await messagesOf(shop.db, 200)).shown[0]?.message.text).toBe('It needs a sleeve. May we?');
     expect(reasons(await sendOut(shop.db, await shop.change(unitId, 'sent-out'), sent))).toEqual([
       'The customer has been asked, and has not said yes yet.',
     ]);

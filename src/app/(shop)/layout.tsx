@@ -4,6 +4,7 @@ import { backupWarning } from '@/core/shop/backup';
 import { branchOf } from '@/core/shop/branch';
 import { tagOf } from '@/core/unit/unit-record';
 import { lastGoodBackup } from '@/db/backup/run-backup';
+import { openMessages } from '@/db/customer/outbox';
 import { theDb } from '@/db/engine/connection';
 import { openWaits } from '@/db/unit/waits';
 import { Follow } from '@/ui/shell/follow';
@@ -23,12 +24,13 @@ export const dynamic = 'force-dynamic';
 
 export default async function ShopLayout({ children }: { readonly children: ReactNode }) {
   const db = await theDb();
-  const [person, units, waits, { settings }, backup] = await Promise.all([
+  const [person, units, waits, { settings }, backup, messages] = await Promise.all([
     personOrSignIn(),
     unitsOf(),
     openWaits(db),
     shopNow(),
     lastGoodBackup(db),
+    openMessages(db),
   ]);
   // Those of one's own branch, and those that one goes and looks after oneself.
   const at = (branch: string | null) => branchOf(settings.branches, branch)?.id;
@@ -40,6 +42,7 @@ export default async function ShopLayout({ children }: { readonly children: Reac
         person={person}
         units={units}
         warning={warning}
+        messages={may(person.role, 'offer') ? messages : 0}
         waits={heard.map(({ id, label, endsAt, rung, owner, tagNo }) => ({ id, tag: tagOf({ tagNo }), label, endsAt, rung, owner }))}
         signOut={signOutAction}
       />

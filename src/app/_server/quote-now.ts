@@ -1,5 +1,5 @@
 import { type Quote, type QuoteState, quoteState } from '@/core/quote/quote';
-import { tagOf, type UnitRecord } from '@/core/unit/unit-record';
+import type { UnitRecord } from '@/core/unit/unit-record';
 import { theDb } from '@/db/engine/connection';
 import { quoteOfKey } from '@/db/quote/quotes';
 import { countWrong, mayAsk } from './slow-down';
@@ -28,14 +28,3 @@ export async function quoteAtKey(key: string, sent: Pick<Headers, 'get'>, now: n
   const state = quoteState(quote, record.quotes, record.unit.exit !== null, now);
   return state === 'ended' || state === 'replaced' ? { kind: 'ended' } : { kind: 'shown', quote, state, record };
 }
-
-/** A unit as its customer knows it. */
-export const customersUnit = ({
-  unit,
-  family,
-  job,
-}: UnitRecord): { readonly unit: string; readonly machine: string; readonly tag: string } => ({
-  unit: `${family.label.toLowerCase()}${unit.position === '' ? '' : `, ${unit.position}`}`,
-  machine: job.machine,
-  tag: tagOf(unit),
-});

@@ -1,4 +1,3 @@
-import { capital } from '../capital';
 import { amountOf } from '../quantity/cents';
 import { sayMoney } from '../quantity/say-money';
 import { sayFullDate } from '../quantity/say-time';
@@ -34,15 +33,3 @@ export const sayAnswer = (q: Pick<Quote, 'answer' | 'options'>, nameOf: (id: str
   const picked = pickedOf(q);
   return `${answer.said === 'no' ? 'No' : `Yes: ${picked?.words ?? answer.option}`}, on ${sayFullDate(answer.at)}, written down by ${nameOf(answer.by)}.`;
 };
-
-/** The words that a quote begins with, until somebody words it otherwise. */
-export const quoteWords = (u: {
-  readonly customer: string;
-  readonly unit: string;
-  readonly machine: string;
-  readonly tag: string;
-}): string =>
-  [
-    `${capital(u.customer)}: this is what can be done about your ${u.unit} off the ${u.machine} (${u.tag}), what it costs, and when it is ready.`,
-    'Please choose, ask, or say no; until then it waits.',
-  ].join(' ');

@@ -105,6 +105,8 @@ const record = (): UnitRecord => {
       id: 'j',
       customer: 'Aldwater Orchards',
       phone: '',
+      customerId: 'customer',
+      mail: '',
       machine: 'Orchard tractor',
       promisedAt: 99,
     },

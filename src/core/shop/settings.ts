@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { LANGUAGE, type Locale } from '../locale';
+import { STANDARD_TEMPLATES, TemplatesSchema } from '../message/template';
 import { IMPERIAL, METRIC, type Units } from '../quantity/units';
 import { crossCheck, entriesOf, fieldOf } from '../schema/cross-check';
 import { LATER } from '../schema/stored';
@@ -75,6 +76,8 @@ const FIELDS = {
     /** Older than so many days, owner and leads are warned. */
     warnDays: z.number('after how many days?').int().min(1).max(60),
   }),
+  /** Its words to customers. */
+  templates: TemplatesSchema.register(LATER, { standard: STANDARD_TEMPLATES }),
 };
 
 /** What an owner sets of the shop. Faults across fields are said with all others. */
@@ -121,6 +124,7 @@ export const STANDARD_SHOP: ShopSettings = {
     { id: 'rig-1', kind: 'rig', name: 'Rig', holds: 1, branch: '' },
   ],
   backup: { hour: 2, keep: 14, folder: '', warnDays: 3 },
+  templates: STANDARD_TEMPLATES,
 };
 
 /** The hours of a week, read. */

@@ -1,4 +1,5 @@
 import { capital } from '../capital';
+import { TEMPLATE_NAMES, TEMPLATES } from '../message/template';
 import { branchOf } from './branch';
 import { DAY_WORDS, DAYS } from './hours';
 import { PLACE_KIND_WORDS, type ShopSettings } from './settings';
@@ -29,6 +30,7 @@ export const settingsChanged = (was: ShopSettings, now: ShopSettings): readonly 
     line('backups kept', was.backup.keep, now.backup.keep),
     line('second folder of backups', was.backup.folder, now.backup.folder),
     line('days until the warning about backups', was.backup.warnDays, now.backup.warnDays),
+    ...TEMPLATE_NAMES.map((t) => line(`words for “${TEMPLATES[t].label}”`, was.templates[t], now.templates[t])),
   ];
   return lines.filter((l) => l !== undefined);
 };

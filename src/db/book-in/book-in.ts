@@ -180,7 +180,8 @@ const jobOf = async (tx: Tx, b: BookIn): Promise<string | undefined> => {
 /** A job, with its customer: the one of the same name and telephone, if there is one. @param key names it apart from every other */
 export const newJob = async (tx: Tx, key: string, { customer, phone, machine, promisedAt }: Brought, at: number): Promise<string> => {
   const known = await tx.select().from(customers).where(eq(customers.name, customer));
-  const customerId = known.find((c) => c.phone === phone)?.id ?? `${key}-customer`;
+  const same = known.find((c) => c.phone === phone && c.erasedAt === null);
+  const customerId = same?.mergedInto ?? same?.id ?? `${key}-customer`;
   await tx.insert(customers).values({ id: customerId, name: customer, phone, createdAt: at }).onConflictDoNothing();
   const id = `${key}-job`;
   await tx.insert(jobs).values({ id, customerId, machine, promisedAt, createdAt: at });

@@ -1,12 +1,11 @@
-import { desc, eq } from 'drizzle-orm';
 import { ANSWER_MS, answerWaitId } from '@/core/quote/answer-wait';
 import { ok, type Result } from '@/core/result';
 import { hasPot, inPot } from '@/core/unit/bores';
+import { customersUnit } from '@/core/unit/customers-unit';
 import { currentVerdict } from '@/core/unit/facts-of';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
-import type { Db, Reader } from '../engine/connection';
+import type { Db } from '../engine/connection';
 import { put } from '../engine/edit';
-import { jobs, outbox, units } from '../tables';
 import { endOfWait, waitEdit } from '../unit/waits';
 import { send } from './outbox';
 
@@ -23,7 +22,7 @@ export const askCustomer = (db: Db, change: Change, { pot = 1, ...q }: Question)
   changeUnit(db, change, async (record, at, tx) => {
     const verdict = hasPot(record.unit, pot) ? currentVerdict(inPot(record, pot)) : undefined;
     if (verdict === undefined) return refused('There is no judgement to ask about.');
-    await send(tx, { id: change.eventId, unitId: record.unit.id, at, to: `${record.job.customer}, ${record.job.phone}`, text: q.text });
+    await send(tx, record, { id: change.eventId, at, subject: `A question about your ${customersUnit(record).unit}`, text: q.text });
     return ok([
       put('approvals', {
         id: change.eventId,
@@ -53,13 +52,3 @@ export const answerCustomer = (db: Db, change: Change, approvalId: string, answe
       ...(answer === 'yes' ? [put('units', { ...unit, dueAt: asked.promisedAt })] : []),
     ]);
   });
-
-/** Messages that went out, the newest first. */
-export const sentMessages = (db: Reader) =>
-  db
-    .select({ id: outbox.id, at: outbox.at, to: outbox.to, text: outbox.text, tagNo: units.tagNo, machine: jobs.machine })
-    .from(outbox)
-    .innerJoin(units, eq(outbox.unitId, units.id))
-    .innerJoin(jobs, eq(units.jobId, jobs.id))
-    .orderBy(desc(outbox.at))
-    .limit(200);

@@ -9,7 +9,7 @@ import type { Unit, UnitRecord } from '@/core/unit/unit-record';
 import { type Row, TRACKED, TRACKED_NAMES, type TrackedName } from '../records/registry';
 import { toUnit } from '../records/work';
 import { people, unitEvents, units } from '../tables';
-import { type CachedUnit, isStill, keep, lastKnown, programmesSaved } from './cached-units';
+import { type CachedUnit, isStill, keep, lastKnown, sharedStamp } from './cached-units';
 import { tellChange } from './changes';
 import type { Db, Tx } from './connection';
 import type { Edit } from './edit';
@@ -94,10 +94,7 @@ type Made = { readonly how: 'made'; readonly unit: CachedUnit } | { readonly how
 /** One unit changed inside a transaction. */
 const changeInside = async (tx: Tx, change: Change, ahead: CachedUnit | undefined, decide: Decide): Promise<Result<Made, ChangeError>> => {
   const [[row], repeated] = await Promise.all([
-    tx
-      .select({ version: units.version, changedAt: units.changedAt, programmes: programmesSaved })
-      .from(units)
-      .where(eq(units.id, change.unitId)),
+    tx.select({ version: units.version, changedAt: units.changedAt, shared: sharedStamp }).from(units).where(eq(units.id, change.unitId)),
     repeatOf(tx, change),
   ]);
   if (repeated !== undefined) return repeated.ok ? ok({ how: 'repeated', changed: repeated.value }) : repeated;
@@ -130,7 +127,7 @@ const changeInside = async (tx: Tx, change: Change, ahead: CachedUnit | undefine
     tx.update(units).set(changedFields(before.unit, unit)).where(eq(units.id, change.unitId)),
     appendEvent(tx, { ...change, at }, version, [...changesOf(others, rows.value), ...unitChange(before.unit, unit)]),
   ]);
-  return ok({ how: 'made', unit: { record: { ...after, unit }, programmes: row.programmes } });
+  return ok({ how: 'made', unit: { record: { ...after, unit }, shared: row.shared } });
 };
 
 /** The unit read again with what it is read with: its row is written first. */

@@ -58,6 +58,8 @@ export async function loadUnit(db: Reader, unitId: string): Promise<UnitRecord |
       id: job.id,
       customer: job.customer.name,
       phone: job.customer.phone,
+      customerId: job.customerId,
+      mail: job.customer.mail,
       machine: job.machine,
       promisedAt: job.promisedAt,
     },

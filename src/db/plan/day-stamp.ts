@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { programmesSaved } from '../engine/cached-units';
+import { sharedStamp } from '../engine/cached-units';
 import type { Reader } from '../engine/connection';
 import { people, pins, saidTimes, units } from '../tables';
 
@@ -9,6 +9,6 @@ export const dayStamp = async (db: Reader): Promise<string> => {
     (select count(*) || ' ' || coalesce(sum(version), 0) || ' ' || coalesce(max(changed_at), 0) from ${units} where exit is null) || ' ' ||
     (select count(*) || ' ' || coalesce(max(updated_at), 0) from ${people}) || ' ' ||
     (select count(*) || ' ' || count(ended_at) from ${pins}) || ' ' ||
-    (select count(*) || ' ' || coalesce(max(at), 0) from ${saidTimes}) || ' ' || ${programmesSaved} as stamp`);
+    (select count(*) || ' ' || coalesce(max(at), 0) from ${saidTimes}) || ' ' || ${sharedStamp} as stamp`);
   return rows[0]?.stamp ?? '';
 };

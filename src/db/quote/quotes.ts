@@ -4,6 +4,7 @@ import { THE_CUSTOMER } from '@/core/people/role';
 import { ANSWER_MS, answerWaitId } from '@/core/quote/answer-wait';
 import { MOST_QUESTIONS, type Offered, type Quote, quoteState, type Reply, type Said } from '@/core/quote/quote';
 import { ok, type Result } from '@/core/result';
+import { customersUnit } from '@/core/unit/customers-unit';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { send } from '../customer/outbox';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
@@ -27,8 +28,16 @@ export const makeQuote = (
   changeUnit(db, change, async (record, at, tx) => {
     if (q.validUntil <= at) return refused('It would have ended before it is sent: until when does it hold?');
     const { unit, job } = record;
+    const of = customersUnit(record);
     const before = record.quotes.at(-1);
-    await send(tx, { id: change.eventId, unitId: unit.id, at, to: `${job.customer}, ${job.phone}`, text: `${q.words}\n${address}` });
+    await send(tx, record, {
+      id: change.eventId,
+      at,
+      subject: `A quote for your ${of.unit} (${of.tag})`,
+      text: `${q.words}
+
+${address}`,
+    });
     return ok([
       ...(before === undefined ? [] : await endOfWait(tx, unit.id, answerWaitId(before.id), at)),
       put('quotes', { id: change.eventId, unitId: unit.id, at, personId: change.person.id, ...q, questions: [], answer: null }),
@@ -114,7 +123,7 @@ export async function replyToQuote(
       : ok([
           put('quotes', { ...is, unitId: r.unit.id, questions: [...is.questions, { at, text: reply.text }] }),
           // Rings at once, for whoever made the quote.
-          waitEdit(change, at, { id: eventId, label: `a question from ${r.job.customer}: ring them`, endsAt: at, ownerId: is.personId }),
+          waitEdit(change, at, { id: eventId, label: `question from ${r.job.customer}`, endsAt: at, ownerId: is.personId }),
         ]);
   });
 }

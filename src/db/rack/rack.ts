@@ -56,6 +56,20 @@ export async function leftUnits(
   return { units: page, inAll: (await tallyOf(db, LEFT)).get('') ?? 0 };
 }
 
+/** Units of one customer that are shown. */
+const OF_ONE = 200;
+
+/** Units of a customer, in the shop or not, the newest first. */
+export async function unitsOfCustomer(db: Reader, customerId: string): Promise<Listed> {
+  const theirs = db.select({ id: jobs.id }).from(jobs).where(eq(jobs.customerId, customerId));
+  const where = inArray(units.jobId, theirs);
+  const [[row], listed] = await Promise.all([
+    db.select({ n: count() }).from(units).where(where),
+    tags(db, where, [desc(units.tagNo)], OF_ONE),
+  ]);
+  return { units: listed, inAll: row?.n ?? 0 };
+}
+
 /** Letters of a search that are read. */
 const LONGEST = 200;
 /** Units that a search shows, and those past which they are not counted. */

@@ -1,7 +1,23 @@
-import { index, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { MESSAGE_STATES } from '@/core/message/message';
 import { verdicts } from './bore';
 import { id, time } from './columns';
-import { ofUnit } from './units';
+import { customers, ofUnit } from './units';
+
+/** Who changed what of a customer, and when; `what` says it as it is shown. */
+export const customerEvents = sqliteTable(
+  'customer_events',
+  {
+    id: id(),
+    customerId: text()
+      .notNull()
+      .references(() => customers.id),
+    at: time().notNull(),
+    personId: text().notNull(),
+    what: text().notNull(),
+  },
+  (t) => [index('customer_events_customer').on(t.customerId)],
+);
 
 /** A question to the customer about a judgement, and the answer. `price` is what is added, in the shop's money. */
 export const approvals = sqliteTable(
@@ -42,9 +58,27 @@ export const quotes = sqliteTable(
   (t) => [index('quotes_unit').on(t.unitId)],
 );
 
-/** Messages to customers. The stand-in only keeps them here; a page shows them. */
+/** Messages to customers, by mail or to be read out. */
 export const outbox = sqliteTable(
   'outbox',
-  { id: id(), unitId: ofUnit(), at: time().notNull(), to: text().notNull(), text: text().notNull() },
-  (t) => [index('outbox_at').on(t.at)],
+  {
+    id: id(),
+    unitId: ofUnit(),
+    at: time().notNull(),
+    to: text().notNull(),
+    text: text().notNull(),
+    subject: text().notNull().default(''),
+    /** Where it goes by mail; empty: it is read out. */
+    mail: text().notNull().default(''),
+    state: text({ enum: MESSAGE_STATES }).notNull().default('to-read'),
+    /** How often it was tried, and when it is tried next, or was begun to be sent. */
+    tries: integer().notNull().default(0),
+    nextAt: time(),
+    /** When it was sent or read out, and by whom it was read. */
+    doneAt: time(),
+    doneBy: text(),
+    /** Why it did not go. */
+    fault: text().notNull().default(''),
+  },
+  (t) => [index('outbox_at').on(t.at), index('outbox_due').on(t.state, t.nextAt)],
 );

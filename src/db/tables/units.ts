@@ -9,8 +9,20 @@ import { people } from './people';
 
 export const customers = sqliteTable(
   'customers',
-  { id: id(), name: text().notNull(), phone: text().notNull(), createdAt: time().notNull() },
-  (t) => [index('customers_name').on(t.name)],
+  {
+    id: id(),
+    name: text().notNull(),
+    phone: text().notNull(),
+    mail: text().notNull().default(''),
+    address: text().notNull().default(''),
+    createdAt: time().notNull(),
+    /** Last changed on its own page; null: as it came in. */
+    editedAt: time(),
+    /** The one that this turned out to be. */
+    mergedInto: text(),
+    erasedAt: time(),
+  },
+  (t) => [index('customers_name').on(t.name), index('customers_edited').on(t.editedAt), index('customers_merged').on(t.mergedInto)],
 );
 
 export const jobs = sqliteTable(

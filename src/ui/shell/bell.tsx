@@ -30,7 +30,7 @@ export function Bell({ waits, now }: { readonly waits: readonly Wait[]; readonly
       {ringing.map((w) => (
         <div key={w.id} className="flex items-center gap-4 border-2 border-amber bg-sheet px-4 py-2 text-ink">
           <span>
-            <b>{w.tag}</b> {w.label} is over. <span className="text-ink2">{w.owner}</span>
+            <b>{w.tag}</b> {w.label}: it is time. <span className="text-ink2">{w.owner}</span>
           </span>
           <Go
             href={`/units/${w.tag}`}

@@ -11,6 +11,7 @@ export const PLACES = [
   { href: '/sums', text: 'Sums', under: ['/sums/'] },
   { href: '/rig', text: 'Rig', under: [] },
   { href: '/book', text: 'Book', under: [] },
+  { href: '/customers', text: 'Customers', under: ['/customers/', '/outbox'] },
   { href: '/rules', text: 'Rules', under: ['/rules/'] },
 ] as const;
 /** For those who look after the shop. */

@@ -20,6 +20,7 @@ export function TopBar({
   units,
   waits,
   warning,
+  messages,
   signOut,
 }: {
   readonly person: Person;
@@ -27,6 +28,8 @@ export function TopBar({
   readonly waits: readonly Wait[];
   /** What owner and leads are told of the backups. */
   readonly warning: string | undefined;
+  /** To customers, that somebody has to look after. */
+  readonly messages: number;
   readonly signOut: () => Promise<void>;
 }) {
   // Open on the page that it was opened on: going elsewhere closes it.
@@ -63,6 +66,11 @@ export function TopBar({
           <Go href="/shop/backup" className="inline-flex min-h-11 items-center gap-1.5 font-bold text-[#ffb4a2]">
             <TriangleAlert size={18} aria-hidden />
             {warning}
+          </Go>
+        )}
+        {messages > 0 && (
+          <Go href="/outbox" className="inline-flex min-h-11 items-center font-bold text-[#ead9ab]">
+            Outbox {messages}
           </Go>
         )}
         <Waits waits={waits} />

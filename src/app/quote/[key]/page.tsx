@@ -1,8 +1,9 @@
 import type { Metadata } from 'next';
 import { headers } from 'next/headers';
 import { locale } from '@/core/locale';
+import { customersUnit } from '@/core/unit/customers-unit';
 import { QuotePage } from '@/ui/quote/quote-page';
-import { customersUnit, quoteAtKey } from '../../_server/quote-now';
+import { quoteAtKey } from '../../_server/quote-now';
 
 export const metadata: Metadata = { title: 'Quote', robots: { index: false, follow: false }, referrer: 'no-referrer' };
 

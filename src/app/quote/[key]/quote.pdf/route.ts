@@ -1,6 +1,7 @@
+import { customersUnit } from '@/core/unit/customers-unit';
 import { inPool } from '@/pool/pool';
 import { paperAnswer } from '../../../_server/paper-answer';
-import { customersUnit, quoteAtKey } from '../../../_server/quote-now';
+import { quoteAtKey } from '../../../_server/quote-now';
 import { problem, shopOrigin } from '../../../_server/request';
 
 /** A quote on paper, for whoever has its address: its customer, and the shop. */

@@ -2,10 +2,10 @@ import { may } from '@/core/people/role';
 import { unmeasuredPistons } from '@/core/strip/pistons';
 import { lookedAgain } from '@/core/strip/treatment';
 import { beforeCutOf } from '@/core/unit/before-cut';
+import { customersUnit } from '@/core/unit/customers-unit';
 import { currentGauging, currentVerdict } from '@/core/unit/facts-of';
 import { gaugedSets } from '@/core/unit/gauged-before';
 import { judgeInputOf } from '@/core/unit/judge-input';
-import { tagOf } from '@/core/unit/unit-record';
 import { theDb } from '@/db/engine/connection';
 import { makersLimitOf } from '@/db/judge/makers-limit';
 import { LookedAgain } from '@/ui/clean/clean';
@@ -62,9 +62,7 @@ export default stationPage('judge', async (at) => {
               key={`${verdict.id} ${record.approvals.length}`}
               customer={record.job.customer}
               told={{
-                unit: `${record.family.label.toLowerCase()}${record.unit.position === '' ? '' : `, ${record.unit.position}`}`,
-                tag: tagOf(record.unit),
-                machine: record.job.machine,
+                ...customersUnit(record),
                 answer: verdict.answer,
               }}
               dueAt={record.unit.dueAt}

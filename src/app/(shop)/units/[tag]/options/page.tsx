@@ -1,9 +1,12 @@
 import type { Metadata } from 'next';
 import { headers } from 'next/headers';
 import { notFound } from 'next/navigation';
+import { fill } from '@/core/message/template';
 import { may } from '@/core/people/role';
 import { quoteState } from '@/core/quote/quote';
-import { quoteWords, sayAnswer, sayCents } from '@/core/quote/say-quote';
+import { sayAnswer, sayCents } from '@/core/quote/say-quote';
+import type { ShopSettings } from '@/core/shop/settings';
+import { customersUnit } from '@/core/unit/customers-unit';
 import { sayUnit, tagNumber, tagOf, type UnitRecord } from '@/core/unit/unit-record';
 import { unitOfTag } from '@/db/engine/cached-units';
 import { theDb } from '@/db/engine/connection';
@@ -16,8 +19,8 @@ import { Quotes, type ShownQuote } from '@/ui/quote/quotes';
 import { Go } from '@/ui/shell/go';
 import { StationProvider } from '@/ui/unit/station-context';
 import { type OptionsNow, optionsNow } from '../../../../_server/options-now';
-import { customersUnit } from '../../../../_server/quote-now';
 import { shopOrigin } from '../../../../_server/request';
+import { shopNow } from '../../../../_server/shop-now';
 import { personOrSignIn } from '../../../../_server/who';
 
 type Params = { readonly params: Promise<{ readonly tag: string }> };
@@ -36,10 +39,11 @@ export default async function OptionsPage({ params }: Params) {
   const { unit } = record;
   const now = Date.now();
   const inShop = unit.exit === null;
-  const [found, quotes, { rules, schools }] = await Promise.all([
+  const [found, quotes, { rules, schools }, { settings }] = await Promise.all([
     inShop ? optionsNow(db, record, now) : undefined,
     shownQuotes(record, now),
     rulesInForce(db),
+    shopNow(),
   ]);
   const at = {
     target: { unitId: unit.id, version: unit.version },
@@ -76,10 +80,18 @@ export default async function OptionsPage({ params }: Params) {
             {may(person.role, 'offer') && (
               <section className="mt-4 max-w-4xl" aria-label="A quote">
                 <h2 className="head mb-1">A QUOTE FOR {record.job.customer.toUpperCase()}</h2>
+                <p className="mb-2 text-ink2">
+                  {record.job.mail === ''
+                    ? 'No mail address is known: it is read out from the outbox. '
+                    : `It goes to ${record.job.mail}. `}
+                  <Go className="font-bold text-act" href={`/customers/${record.job.customerId}`}>
+                    The customer’s page
+                  </Go>
+                </p>
                 <MakeQuote
                   key={quotes.length}
                   offers={offersOf(found.value)}
-                  start={startOf(record, found.value, now)}
+                  start={startOf(record, found.value, settings, now)}
                   replaces={quotes.length > 0}
                 />
               </section>
@@ -97,9 +109,9 @@ const offersOf = ({ offers }: OptionsNow) =>
   offers.map(({ id, words, charges }) => ({ id, words, total: charges.total, said: sayCents(charges.total) }));
 
 /** The best, and giving it back, are ticked: the counter says what else. */
-const startOf = (record: UnitRecord, { cost, offers }: OptionsNow, now: number) => ({
+const startOf = (record: UnitRecord, { cost, offers }: OptionsNow, settings: ShopSettings, now: number) => ({
   options: offers.flatMap((o) => (o.id === cost.best || o.kind === 'give-back' ? [o.id] : [])),
-  words: quoteWords({ customer: record.job.customer, ...customersUnit(record) }),
+  words: fill(settings.templates.quote, { customer: record.job.customer, shop: settings.name, ...customersUnit(record) }),
   validUntil: Math.ceil((now + HOLDS_MS) / HOUR_MS) * HOUR_MS,
 });
 
