@@ -17,8 +17,8 @@ export const PLACES = [
 /** For those who look after the shop. */
 const SHOP = { href: '/shop', text: 'Shop', under: ['/shop/'] } as const;
 
-/** The places of the shop, as words; the one we are at is underlined. */
-export function Places({ role }: { readonly role: Role }) {
+/** The places of the shop, as words; the one we are at is underlined. @param messages to customers, that somebody has to look after */
+export function Places({ role, messages }: { readonly role: Role; readonly messages: number }) {
   const path = usePathname();
   return (
     <nav aria-label="Places" className="flex flex-wrap gap-x-4">
@@ -32,6 +32,12 @@ export function Places({ role }: { readonly role: Role }) {
             className={`flex min-h-11 items-center border-b-2 pt-0.5 ${here ? 'border-[#ead9ab] font-bold' : 'border-transparent text-on-bar2'}`}
           >
             {text}
+            {href === '/customers' && messages > 0 && (
+              <b className="ml-1.5 text-[#ffc46b]">
+                {messages}
+                <span className="sr-only"> messages to look after</span>
+              </b>
+            )}
           </Go>
         );
       })}

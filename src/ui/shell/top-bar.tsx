@@ -58,7 +58,7 @@ export function TopBar({
         EDDRIN
       </Go>
       <div className="contents max-md:hidden">
-        <Places role={person.role} />
+        <Places role={person.role} messages={messages} />
       </div>
       <FindField />
       <div className="ml-auto flex flex-wrap items-center gap-x-4">
@@ -66,11 +66,6 @@ export function TopBar({
           <Go href="/shop/backup" className="inline-flex min-h-11 items-center gap-1.5 font-bold text-[#ffb4a2]">
             <TriangleAlert size={18} aria-hidden />
             {warning}
-          </Go>
-        )}
-        {messages > 0 && (
-          <Go href="/outbox" className="inline-flex min-h-11 items-center font-bold text-[#ead9ab]">
-            Outbox {messages}
           </Go>
         )}
         <Waits waits={waits} />
@@ -91,7 +86,7 @@ export function TopBar({
                   <X size={22} aria-hidden />
                 </Dialog.Close>
               </div>
-              <Places role={person.role} />
+              <Places role={person.role} messages={messages} />
               <div className="flex flex-wrap items-center gap-x-4">{self}</div>
             </Dialog.Content>
           </Dialog.Portal>
