@@ -1,11 +1,11 @@
 import { Document, Page, Text, View } from '@react-pdf/renderer';
 import { capital } from '@/core/capital';
 import { locale } from '@/core/locale';
-import { plain } from '@/core/quantity/figure';
 import { sayFullDate } from '@/core/quantity/say-time';
 import type { Offered, Quote } from '@/core/quote/quote';
-import { sayCents, sayReady } from '@/core/quote/say-quote';
-import { Letterhead, printable, QrCode, Row, second, styles } from './pdf-kit';
+import { sayReady } from '@/core/quote/say-quote';
+import { ChargeRows } from './charge-rows';
+import { Letterhead, printable, QrCode, second, styles } from './pdf-kit';
 
 /** All that stands on a quote. `address` is its customer's page. */
 export type QuoteSheet = {
@@ -29,6 +29,7 @@ export const quotePdf = ({ tag, unit, machine, customer, quote, address }: Quote
           <Text>{printable(`${machine} · ${customer}`)}</Text>
           <Text style={{ color: second }}>{`Made on ${sayFullDate(quote.at)}. It holds until ${sayFullDate(quote.validUntil)}.`}</Text>
           <Text style={{ marginTop: 8 }}>{printable(quote.words)}</Text>
+          <Text style={{ marginTop: 4, fontSize: 7, color: second }}>{address}</Text>
         </View>
         <View style={{ width: 96 }}>
           <QrCode text={address} size={96} />
@@ -38,7 +39,6 @@ export const quotePdf = ({ tag, unit, machine, customer, quote, address }: Quote
       {quote.options.map((o) => (
         <Option key={o.id} o={o} at={quote.at} />
       ))}
-      <Text style={{ marginTop: 10, fontSize: 7, color: second }}>{address}</Text>
     </Page>
   </Document>
 );
@@ -46,16 +46,6 @@ export const quotePdf = ({ tag, unit, machine, customer, quote, address }: Quote
 const Option = ({ o, at }: { readonly o: Offered; readonly at: number }) => (
   <View wrap={false}>
     <Text style={{ ...styles.head, fontSize: 10 }}>{printable(`${capital(o.words)}, ${sayReady(o, at)}`)}</Text>
-    {o.charges.lines.map((l) => (
-      <Row key={l.words} name={l.how === '' ? l.words : `${l.words}, ${l.how}`} value={sayCents(l.cents)} />
-    ))}
-    {o.charges.taxes.map((t) => (
-      <Row key={t.name} name={`${t.name}, ${plain(t.pct)} % of ${sayCents(t.on)}`} value={sayCents(t.cents)} />
-    ))}
-    {o.charges.rounding !== 0 && <Row name="rounding" value={sayCents(o.charges.rounding)} />}
-    <View style={{ flexDirection: 'row', justifyContent: 'space-between', paddingVertical: 3 }}>
-      <Text style={{ fontWeight: 700 }}>To pay</Text>
-      <Text style={{ fontWeight: 700 }}>{sayCents(o.charges.total)}</Text>
-    </View>
+    <ChargeRows charges={o.charges} total="To pay" />
   </View>
 );

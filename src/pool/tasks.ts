@@ -15,8 +15,9 @@ import { type Rules, STANDARD_RULES } from '@/core/rules/rule-set';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { readBytes } from '@/csv/read-bytes';
 import { type Line, writeTable } from '@/csv/read-table';
-import { COLUMNS, type StoreFile } from '@/csv/store-files';
+import type { StoreFile } from '@/csv/store-files';
 import { writeXlsx } from '@/csv/xlsx';
+import { billPdf } from '@/papers/bill-pdf';
 import { boreMapSvg, profileSvg } from '@/papers/bore-svg';
 import { certificatePdf } from '@/papers/certificate-pdf';
 import { daySheetPdf } from '@/papers/day-sheet-pdf';
@@ -44,6 +45,9 @@ const planned = ({ request, before }: { readonly request: ScheduleRequest; reado
   return before === null ? fresh : worthier(keepPlan(request, before), fresh);
 };
 
+/** A table to be written as a file. */
+type Sheet = { readonly name: string; readonly columns: readonly string[]; readonly rows: readonly Line[] };
+
 /** Everything that may take longer than a page may wait, by its name. Each runs in a thread of the pool: what goes in and comes out is copied. */
 export const TASKS = {
   compute: (c: { readonly name: string; readonly body: Uint8Array; readonly rules: Rules }) => computeText(c.name, c.body, c.rules),
@@ -58,13 +62,14 @@ export const TASKS = {
     keepPlan(request, before),
   promise: (p: Parameters<typeof promised>) => promised(...p),
   'read-file': (f: { readonly what: StoreFile; readonly bytes: Uint8Array }) => readBytes(f.what, f.bytes),
-  'write-csv': (f: { readonly what: StoreFile; readonly rows: readonly Line[] }) => writeTable(COLUMNS[f.what].all, f.rows),
-  'write-xlsx': (f: { readonly what: StoreFile; readonly rows: readonly Line[] }) => writeXlsx(f.what, COLUMNS[f.what].all, f.rows),
+  'write-csv': (f: Sheet) => writeTable(f.columns, f.rows),
+  'write-xlsx': (f: Sheet) => writeXlsx(f.name, f.columns, f.rows),
   section: ({ kind, ...section }: SectionFile & { readonly kind: DrawingKind }) => asFile(sectionSvg(section), kind),
   'bore-map': ({ record, geometry, rules, kind }: Map & { readonly kind: DrawingKind }) =>
     asFile(boreMapSvg(record, geometry, rules), kind),
   certificate: (c: Parameters<typeof certificatePdf>) => renderToBuffer(certificatePdf(...c)),
   'day-sheet': (d: Parameters<typeof daySheetPdf>) => renderToBuffer(daySheetPdf(...d)),
+  bill: (b: Parameters<typeof billPdf>) => renderToBuffer(billPdf(...b)),
   quote: (q: Parameters<typeof quotePdf>) => renderToBuffer(quotePdf(...q)),
   label: (l: Parameters<typeof labelPdf>) => renderToBuffer(labelPdf(...l)),
   traveller: async (t: {

@@ -1,5 +1,6 @@
 import { beforeAll, describe, expect, test, vi } from 'vitest';
 import * as backup from '@/app/actions/backup';
+import * as bill from '@/app/actions/bill';
 import * as bookIn from '@/app/actions/book-in';
 import * as closeUp from '@/app/actions/close-up';
 import * as customers from '@/app/actions/customers';
@@ -43,6 +44,7 @@ vi.mock('next/cache', () => ({ revalidatePath: () => undefined }));
 
 const actions = {
   ...backup,
+  ...bill,
   ...bookIn,
   ...closeUp,
   ...customers,
@@ -92,6 +94,10 @@ const ASKS: { readonly [A in Exclude<keyof typeof actions, (typeof AT_THE_DOOR)[
   askCustomerAction: 'book-in',
   answerCustomerAction: 'book-in',
   makeQuoteAction: 'offer',
+  makeBillAction: 'bill',
+  creditBillAction: 'bill',
+  payBillAction: 'bill',
+  tellCustomerAction: 'book-in',
   editCustomerAction: 'correct',
   mergeCustomersAction: 'correct',
   eraseCustomerAction: 'shop',

@@ -15,10 +15,14 @@ describe('a calculation in the pool', () => {
   test('that does not end is cut off in words; meanwhile nothing else waits, neither the process nor the shop’s own work', async () => {
     const delay = monitorEventLoopDelay({ resolution: 5 });
     const endless = compute('kit-match', ENDLESS);
-    await inPool('write-csv', { what: 'stock', rows: [] });
+    await inPool('write-csv', { name: 'stock', columns: ['number', 'lot', 'qty', 'expires'], rows: [] });
     delay.enable();
     const start = performance.now();
-    const written = await inPool('write-csv', { what: 'stock', rows: [{ number: 'K-1', lot: 'A', qty: 3, expires: '' }] });
+    const written = await inPool('write-csv', {
+      name: 'stock',
+      columns: ['number', 'lot', 'qty', 'expires'],
+      rows: [{ number: 'K-1', lot: 'A', qty: 3, expires: '' }],
+    });
     expect(written).toEqual({ ok: true, value: 'number,lot,qty,expires\r\nK-1,A,3,\r\n' });
     expect(performance.now() - start).toBeLessThan(5000);
     const cut = await endless;
@@ -32,7 +36,9 @@ describe('a calculation in the pool', () => {
   });
 
   test('more at once than wait in line are refused in words, and the others are done', async () => {
-    const all = await Promise.all(Array.from({ length: 130 }, () => inPool('write-csv', { what: 'stock', rows: [] })));
+    const all = await Promise.all(
+      Array.from({ length: 130 }, () => inPool('write-csv', { name: 'stock', columns: ['number', 'lot', 'qty', 'expires'], rows: [] })),
+    );
     const refused = all.flatMap((r) => (r.ok ? [] : [r.error]));
     expect(refused.length).toBeGreaterThan(5);
     expect(refused.length).toBeLessThan(60);

@@ -3,7 +3,16 @@ import { CHARGES, type Charge, type Price, type PriceOf } from './price';
 import { roundingOf, taxOn } from './price-list';
 
 /** A line of a quote or a bill, whole cents without tax. `how` says what it was worked out from. */
-export type ChargeLine = { readonly charge: Charge; readonly words: string; readonly how: string; readonly cents: number };
+export type ChargeLine = {
+  readonly charge: Charge;
+  readonly words: string;
+  readonly how: string;
+  readonly cents: number;
+  /** Work that it is for; absent where it is none or nobody knows. */
+  readonly minutes?: number | undefined;
+  /** What the shop itself pays, cents; absent where it is not known. No customer is told. */
+  readonly costCents?: number | undefined;
+};
 
 /** What lines come to. All in whole cents; the lines, the taxes and the rounding add up to the total. */
 export type Charges = {

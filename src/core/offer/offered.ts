@@ -23,6 +23,7 @@ export const chargeLines = (o: UnitOption, rules: Pick<Rules, 'labourPerHour' | 
             words: 'parts',
             how: `${sayMoney(parts)} and ${plain(rules.partsMarkupPct)} %`,
             cents: centsOf(parts * (1 + rules.partsMarkupPct / 100)),
+            costCents: centsOf(parts),
           },
         ]),
     ...o.outside.map(({ words, from, price }) => ({
@@ -30,12 +31,14 @@ export const chargeLines = (o: UnitOption, rules: Pick<Rules, 'labourPerHour' | 
       words,
       how: from,
       cents: centsOf(price),
+      costCents: centsOf(price),
     })),
     ...o.work.map((w) => ({
       charge: 'work' as const,
       words: w.words,
       how: 'price' in w ? '' : `${plain(w.minutes)} min`,
       cents: centsOf('price' in w ? w.price : (w.minutes / 60) * rules.labourPerHour),
+      ...('price' in w ? {} : { minutes: w.minutes }),
     })),
   ];
 };
@@ -56,7 +59,7 @@ export const offeredOf = (
   words: o.words,
   readyAt: o.readyInDays === null ? null : mends(o.kind) ? Math.max(at.dueAt, ready(at.now, o.readyInDays)) : ready(at.now, o.readyInDays),
   charges: chargesOf(
-    chargeLines(o, rules).map((l) => (l.charge === 'work' ? l : { ...l, how: '' })),
+    chargeLines(o, rules).map(({ costCents: _, ...l }) => (l.charge === 'work' ? l : { ...l, how: '' })),
     prices,
   ),
 });

@@ -7,6 +7,7 @@ export const ROLE_WORDS: { readonly [R in Role]: string } = { technician: 'techn
 const MAY = {
   see: ['technician', 'lead', 'counter', 'owner'],
   offer: ['lead', 'counter', 'owner'],
+  bill: ['lead', 'counter', 'owner'],
   'book-in': ['technician', 'lead', 'counter', 'owner'],
   correct: ['lead', 'counter', 'owner'],
   bench: ['technician', 'lead'],

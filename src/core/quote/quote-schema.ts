@@ -1,13 +1,10 @@
 import { z } from 'zod';
-import { CHARGES } from '../cost/price';
+import { ChargesSchema } from '../cost/charge-schema';
 import type { Sends } from '../schema/sends';
 import { Id, Target } from '../schema/target';
 import { text } from '../schema/text';
 import { when } from '../schema/when';
 import { OPTION_KINDS } from './option-kind';
-
-const Cents = z.number().int().min(-1e12).max(1e12);
-const Pct = z.number().min(0).max(1000);
 
 /** Options as they are kept with their quote. */
 export const OfferedSchema = z.object({
@@ -15,13 +12,7 @@ export const OfferedSchema = z.object({
   kind: z.enum(OPTION_KINDS),
   words: z.string(),
   readyAt: z.number().nullable(),
-  charges: z.object({
-    lines: z.array(z.object({ charge: z.enum(CHARGES), words: z.string(), how: z.string(), cents: Cents })),
-    net: Cents,
-    taxes: z.array(z.object({ name: z.string(), pct: Pct, on: Cents, cents: Cents })),
-    rounding: Cents,
-    total: Cents,
-  }),
+  charges: ChargesSchema,
 });
 export const QuestionsSchema = z.array(z.object({ at: z.number(), text: z.string() }));
 export const QuoteAnswerSchema = z

@@ -202,6 +202,7 @@ test('who may do what', () => {
     lead: [
       'see',
       'offer',
+      'bill',
       'book-in',
       'correct',
       'bench',
@@ -217,10 +218,11 @@ test('who may do what', () => {
       'sign-second',
       'see-shop',
     ],
-    counter: ['see', 'offer', 'book-in', 'correct', 'kit', 'files', 'plan'],
+    counter: ['see', 'offer', 'bill', 'book-in', 'correct', 'kit', 'files', 'plan'],
     owner: [
       'see',
       'offer',
+      'bill',
       'book-in',
       'correct',
       'files',

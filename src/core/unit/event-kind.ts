@@ -49,6 +49,9 @@ export const EVENT_KINDS = {
   received: 'received at the branch',
   released: 'released',
   exited: 'left the shop',
+  billed: 'handed over and billed',
+  credited: 'credit note made',
+  told: 'customer told',
   reopened: 'reopened',
   'photo-added': 'photo added',
   'wait-started': 'wait started',
@@ -70,6 +73,9 @@ export const NOT_UNDOABLE: readonly EventKind[] = [
   'run-ended',
   'released',
   'exited',
+  'billed',
+  'credited',
+  'told',
   'reopened',
   'undone',
 ];
@@ -78,4 +84,13 @@ export const NOT_UNDOABLE: readonly EventKind[] = [
 export const ON_ITS_WAY: readonly EventKind[] = ['received', 'run-ended', 'photo-added', 'wait-ended', 'undone'];
 
 /** What may still be done to a unit that has left the shop. */
-export const AFTER_LEAVING: readonly EventKind[] = ['run-ended', 'reopened', 'photo-added', 'wait-ended', 'found'];
+export const AFTER_LEAVING: readonly EventKind[] = [
+  'run-ended',
+  'reopened',
+  'photo-added',
+  'wait-ended',
+  'found',
+  'billed',
+  'credited',
+  'told',
+];

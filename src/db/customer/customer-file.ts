@@ -1,6 +1,9 @@
 import { asc, eq } from 'drizzle-orm';
 import { sayComplaint } from '@/core/book-in/complaint';
+import type { Charges } from '@/core/cost/charge';
+import type { Offered } from '@/core/quote/quote';
 import { tagOf } from '@/core/unit/unit-record';
+import { billsOfCustomer } from '../bill/bills';
 import type { Reader } from '../engine/connection';
 import { toQuote } from '../records/quote';
 import { toUnit } from '../records/work';
@@ -9,11 +12,16 @@ import { customerOf } from './customers';
 
 const iso = (at: number | null): string | null => (at === null ? null : new Date(at).toISOString());
 
+/** What the shop itself pays is nobody's but its own. */
+const asOffered = (o: Offered): Offered => ({ ...o, charges: asBilled(o.charges) });
+const asBilled = (c: Charges): Charges => ({ ...c, lines: c.lines.map(({ costCents: _, ...line }) => line) });
+
 /** All that is kept of a customer, to be given to them; undefined where there is none. Times as ISO 8601. */
 export async function customerFile(db: Reader, id: string, now: number) {
   const customer = await customerOf(db, id);
   if (customer === undefined) return undefined;
   const ofThem = eq(jobs.customerId, customer.id);
+  const billed = await billsOfCustomer(db, customer.id);
   const [theirs, asked, offered, told, stated, changed] = await Promise.all([
     db.select({ unit: units, job: jobs }).from(units).innerJoin(jobs, eq(units.jobId, jobs.id)).where(ofThem).orderBy(asc(units.tagNo)),
     db
@@ -71,8 +79,9 @@ export async function customerFile(db: Reader, id: string, now: number) {
         })),
         quotes: own(offered.map(({ q }) => q)).map((row) => {
           const { at, validUntil, words, options, questions, answer } = toQuote(row);
-          return { at: iso(at), validUntil: iso(validUntil), words, options, questions, answer };
+          return { at: iso(at), validUntil: iso(validUntil), words, options: options.map(asOffered), questions, answer };
         }),
+        bills: own(billed).map(({ number, kind, at, charges }) => ({ number, kind, at: iso(at), charges: asBilled(charges) })),
         messages: own(told.map(({ m }) => m)).map((m) => ({ at: iso(m.at), to: m.to, mail: m.mail, text: m.text, state: m.state })),
       };
     }),

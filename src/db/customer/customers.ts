@@ -6,7 +6,7 @@ import { fail, ok, type Result } from '@/core/result';
 import type { Db, Reader, Tx } from '../engine/connection';
 import { unitsOfCustomer } from '../rack/rack';
 import { toQuote } from '../records/quote';
-import { approvals, customerEvents, customers, jobs, outbox, people, quotes, timers, unitEvents, units } from '../tables';
+import { approvals, bills, customerEvents, customers, jobs, outbox, payments, people, quotes, timers, unitEvents, units } from '../tables';
 
 /** Who changes a customer, and when, ms since 1970. */
 type By = { readonly personId: string; readonly at: number };
@@ -100,7 +100,7 @@ const quotesOf = async (db: Reader, customerId: string, now: number) => {
 };
 
 export type CustomerError =
-  | { readonly code: 'no-such-customer' | 'changed' | 'nothing' | 'in-shop' | 'other-name' }
+  | { readonly code: 'no-such-customer' | 'changed' | 'nothing' | 'in-shop' | 'owes' | 'other-name' }
   | { readonly code: 'known'; readonly name: string };
 export const sayCustomerError = (e: CustomerError): string => {
   switch (e.code) {
@@ -112,6 +112,8 @@ export const sayCustomerError = (e: CustomerError): string => {
       return 'Nothing is otherwise than it was.';
     case 'in-shop':
       return 'A unit of theirs is in the shop: it is handed over first.';
+    case 'owes':
+      return 'A bill of theirs is open: it is settled first.';
     case 'other-name':
       return 'That is not their name: nobody was erased.';
     case 'known':
@@ -153,6 +155,7 @@ export const mergeCustomers = (db: Db, by: By, fromId: string, intoId: string): 
     if (from === undefined || into === undefined || isGone(from) || isGone(into) || fromId === intoId)
       return fail({ code: 'no-such-customer' });
     const editedAt = await nextEdit(tx, by.at);
+    await tx.update(bills).set({ customerId: intoId }).where(eq(bills.customerId, fromId));
     await tx.update(jobs).set({ customerId: intoId }).where(eq(jobs.customerId, fromId));
     await tx
       .update(customers)
@@ -170,7 +173,7 @@ const said = ({ name, phone }: Entered): string => [name, phone].filter((t) => t
 
 /**
  * Erases a customer on their request: name, telephone, mail and address, in all that was written to them or of them, and what the history
- * says. What stays is `WHAT_STAYS`. Refused while a unit of theirs is in the shop.
+ * says. What stays is `WHAT_STAYS`. Refused while a unit of theirs is in the shop, or money is owed.
  */
 export const eraseCustomer = (db: Db, by: By, id: string, name: string): Promise<Result<null, CustomerError>> =>
   db.transaction(async (tx) => {
@@ -187,6 +190,7 @@ export const eraseCustomer = (db: Db, by: By, id: string, name: string): Promise
       .from(units)
       .where(and(inArray(units.id, theirs), isNull(units.exit)));
     if ((here?.n ?? 0) > 0) return fail({ code: 'in-shop' });
+    if ((await owedBy(tx, id)) !== 0) return fail({ code: 'owes' });
     await tx.update(outbox).set({ to: ERASED, text: '', subject: '', mail: '' }).where(inArray(outbox.unitId, theirs));
     await tx.update(approvals).set({ text: '' }).where(inArray(approvals.unitId, theirs));
     await tx.update(quotes).set({ words: '', questions: [] }).where(inArray(quotes.unitId, theirs));
@@ -244,3 +248,20 @@ export async function alikeTo(db: Reader, c: Customer): Promise<readonly Custome
     .orderBy(asc(customers.name))
     .limit(20);
 }
+
+/** What a customer owes, or is owed, cents. */
+const owedBy = async (db: Reader, customerId: string): Promise<number> => {
+  const ofThem = eq(bills.customerId, customerId);
+  const [[billed], [paid]] = await Promise.all([
+    db
+      .select({ cents: sql<number>`coalesce(sum(${bills.totalCents}), 0)` })
+      .from(bills)
+      .where(ofThem),
+    db
+      .select({ cents: sql<number>`coalesce(sum(${payments.cents}), 0)` })
+      .from(payments)
+      .innerJoin(bills, eq(payments.bill, bills.number))
+      .where(ofThem),
+  ]);
+  return (billed?.cents ?? 0) - (paid?.cents ?? 0);
+};

@@ -1,4 +1,5 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { PAYMENTS } from '@/core/bill/bill';
 import { MESSAGE_STATES } from '@/core/message/message';
 import { verdicts } from './bore';
 import { id, time } from './columns';
@@ -81,4 +82,50 @@ export const outbox = sqliteTable(
     fault: text().notNull().default(''),
   },
   (t) => [index('outbox_at').on(t.at), index('outbox_due').on(t.state, t.nextAt)],
+);
+
+/** Bills and credit notes, numbered one after another without a gap. Never edited. Money in whole cents. */
+export const bills = sqliteTable(
+  'bills',
+  {
+    number: integer().primaryKey(),
+    /** That of the change that made it. */
+    eventId: text().notNull().unique(),
+    unitId: ofUnit(),
+    customerId: text()
+      .notNull()
+      .references(() => customers.id),
+    at: time().notNull(),
+    personId: text().notNull(),
+    kind: text({ enum: ['bill', 'credit'] }).notNull(),
+    /** The bill that a credit note takes back, and why. */
+    of: integer(),
+    reason: text().notNull().default(''),
+    to: text({ mode: 'json' }).notNull(),
+    tag: text().notNull(),
+    unit: text().notNull(),
+    machine: text().notNull(),
+    way: text().notNull(),
+    charges: text({ mode: 'json' }).notNull(),
+    /** Of the charges; below 0 on a credit note. */
+    totalCents: integer().notNull(),
+    handedTo: text().notNull(),
+  },
+  (t) => [index('bills_unit').on(t.unitId), index('bills_customer').on(t.customerId), index('bills_at').on(t.at)],
+);
+
+/** What was paid on bills; below 0 where it was given back. */
+export const payments = sqliteTable(
+  'payments',
+  {
+    id: id(),
+    bill: integer()
+      .notNull()
+      .references(() => bills.number),
+    at: time().notNull(),
+    personId: text().notNull(),
+    cents: integer().notNull(),
+    how: text({ enum: PAYMENTS }).notNull(),
+  },
+  (t) => [index('payments_bill').on(t.bill), index('payments_at').on(t.at)],
 );

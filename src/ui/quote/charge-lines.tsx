@@ -9,8 +9,8 @@ export function ChargeLines({ charges, head }: { readonly charges: Charges; read
     <table className="w-full text-[13px]">
       <caption className="sr-only">{head}</caption>
       <tbody>
-        {lines.map((l) => (
-          <Line key={l.words} words={l.words} how={l.how} cents={l.cents} />
+        {lines.map((l, i) => (
+          <Line key={i} words={l.words} how={l.how} cents={l.cents} />
         ))}
         {taxes.length > 0 && <Line words="without tax" how="" cents={net} strong />}
         {taxes.map((t) => (

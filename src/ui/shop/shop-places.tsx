@@ -6,6 +6,7 @@ import { Go } from '../shell/go';
 const PLACES = [
   { href: '/shop', text: 'The shop' },
   { href: '/shop/people', text: 'People' },
+  { href: '/shop/months', text: 'Months' },
   { href: '/shop/messages', text: 'Messages' },
   { href: '/shop/backup', text: 'Backups' },
   { href: '/shop/tokens', text: 'Tokens' },

@@ -1,11 +1,13 @@
 import type { Metadata } from 'next';
 import { notFound, redirect } from 'next/navigation';
+import { openOf } from '@/core/bill/bill';
 import { MESSAGE_WORDS } from '@/core/message/message';
 import { may } from '@/core/people/role';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import { pickedOf } from '@/core/quote/quote';
 import { STATE_WORDS, sayCents } from '@/core/quote/say-quote';
 import { tagOf } from '@/core/unit/unit-record';
+import { billsOfCustomer, paymentsOf } from '@/db/bill/bills';
 import { alikeTo, customerOf, pageOf } from '@/db/customer/customers';
 import { theDb } from '@/db/engine/connection';
 import { CustomerForm } from '@/ui/customer/customer-form';
@@ -24,6 +26,9 @@ export default async function CustomerPage({ params }: { readonly params: Promis
   if (customer === undefined) notFound();
   if (customer.id !== decodeURIComponent(id)) redirect(`/customers/${customer.id}`);
   const now = Date.now();
+  const bills = await billsOfCustomer(db, customer.id);
+  const payments = await paymentsOf(db, bills);
+  const owed = bills.reduce((sum, b) => sum + (b.kind === 'bill' ? openOf(b, bills, payments) : 0), 0);
   const [{ units, quotes, messages, history }, alike] = await Promise.all([pageOf(db, customer.id, now), alikeTo(db, customer)]);
   const open = customer.erasedAt === null && may(person.role, 'correct');
   const [here, left] = [units.units.filter((u) => u.exit === null), units.units.filter((u) => u.exit !== null)];
@@ -89,6 +94,24 @@ export default async function CustomerPage({ params }: { readonly params: Promis
               </p>
             ))}
           </section>
+          <section aria-label="Bills">
+            <h2 className="head mb-1">
+              BILLS ({bills.length}){owed === 0 ? '' : ` · ${owed > 0 ? 'they owe' : 'owed to them'} ${sayCents(Math.abs(owed))}`}
+            </h2>
+            {bills.map((bill) => (
+              <p key={bill.number} className="flex flex-wrap gap-x-3 border-b border-hair py-1">
+                <Go className="font-bold text-act" href={`/units/${bill.tag}/hand-over`}>
+                  {bill.kind === 'credit' ? 'Credit note' : 'Bill'} {bill.number}
+                </Go>
+                <span>
+                  {bill.tag}, {bill.unit}
+                </span>
+                <b>{sayCents(bill.charges.total)}</b>
+                {bill.kind === 'bill' && <span>{sayOpen(openOf(bill, bills, payments))}</span>}
+                <span className="text-ink2">{sayWhen(bill.at, now)}</span>
+              </p>
+            ))}
+          </section>
           <section aria-label="Messages">
             <h2 className="head mb-1">MESSAGES ({messages.inAll})</h2>
             {messages.inAll > messages.shown.length && <p className="text-ink2">The newest {messages.shown.length} are shown.</p>}
@@ -106,3 +129,6 @@ export default async function CustomerPage({ params }: { readonly params: Promis
     </div>
   );
 }
+
+const sayOpen = (cents: number): string =>
+  cents === 0 ? 'settled' : cents > 0 ? `open: ${sayCents(cents)}` : `to be given back: ${sayCents(-cents)}`;

@@ -107,11 +107,9 @@ export function Ledger({
         >
           Traveller
         </a>
-        {inShop && (
-          <Go className="inline-flex min-h-[44px] items-center font-bold text-act" href={`/units/${tag}/options`}>
-            Repair, exchange, new?
-          </Go>
-        )}
+        <Go className="inline-flex min-h-[44px] items-center font-bold text-act" href={`/units/${tag}/${inShop ? 'options' : 'hand-over'}`}>
+          {inShop ? 'Repair, exchange, new?' : 'Hand over, bill'}
+        </Go>
         {sumsFor(record).map(([href, name]) => (
           <Go key={href} className="inline-flex min-h-[44px] items-center font-bold text-act" href={href}>
             {name}

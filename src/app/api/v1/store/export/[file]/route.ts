@@ -1,13 +1,13 @@
 import { isoDay } from '@/core/quantity/say-time';
 import type { Line } from '@/csv/read-table';
-import { fitmentLine, kitLines, priceLine, STORE_FILE_NAMES, type StoreFile, sundryLine } from '@/csv/store-files';
+import { COLUMNS, fitmentLine, kitLines, priceLine, STORE_FILE_NAMES, type StoreFile, sundryLine } from '@/csv/store-files';
 import { pricesInForce } from '@/db/cost/prices';
 import { type Db, theDb } from '@/db/engine/connection';
 import { storedFitments } from '@/db/identify/fitments';
 import { wholeStore } from '@/db/store/catalogue';
 import { everyCustomer } from '@/db/store/customers';
-import { inPool, sayNotDone } from '@/pool/pool';
 import { problem } from '../../../../../_server/request';
+import { isSheetKind, sheetAnswer } from '../../../../../_server/sheet-answer';
 import { currentPerson } from '../../../../../_server/who';
 
 /** The store as a table: `kits.csv`, `stock.xlsx` and so on, in the columns that an import takes. */
@@ -15,18 +15,10 @@ export async function GET(_: Request, { params }: { params: Promise<{ file: stri
   if ((await currentPerson()) === undefined) return problem(401, 'Sign in first.');
   const [name, kind] = (await params).file.split('.');
   const what = STORE_FILE_NAMES.find((f) => f === name);
-  if (what === undefined || (kind !== 'csv' && kind !== 'xlsx')) return problem(404, 'There is no such file.');
+  if (what === undefined || !isSheetKind(kind)) return problem(404, 'There is no such file.');
   const rows = await linesOf(await theDb(), what);
-  const written = await inPool(`write-${kind}`, { what, rows });
-  if (!written.ok) return problem(503, sayNotDone(written.error));
-  const head = { 'content-type': TYPES[kind], 'content-disposition': `attachment; filename="${what}.${kind}"` };
-  return new Response(written.value, { headers: head });
+  return sheetAnswer(what, kind, COLUMNS[what].all, rows);
 }
-
-const TYPES = {
-  csv: 'text/csv; charset=utf-8',
-  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
-} as const;
 
 const linesOf = async (db: Db, what: StoreFile): Promise<readonly Line[]> => {
   if (what === 'fitments') return (await storedFitments(db)).map(fitmentLine);
