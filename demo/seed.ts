@@ -33,6 +33,7 @@ import { type Random, seeded } from '../devices/hand/random';
 import { Work, withValve } from '../devices/hand/work';
 import { SOUND, type Truth } from '../devices/rig/chamber';
 import { UNIT_STATES } from '../devices/rig/unit-states';
+import { billFor } from './bills';
 import { FITMENTS } from './fitments';
 import { asArticle, KITS } from './kits';
 import { PEOPLE } from './people';
@@ -196,6 +197,7 @@ const live = async (
   await run(work, story, db, random, now);
   if (story.finish !== undefined) await work.finish(story.finish[0], now - story.finish[1] * HOUR_MS);
   if (story.trouble !== undefined) await trouble(work, story.trouble, db, random);
+  if (story.at === 'released' || story.at === 'scrapped') await billFor(db, work, index);
   if (story.quote !== undefined) await quoteFor(db, work, story.quote, now);
   if (story.wait !== undefined) {
     const [label, minutes] = story.wait;

@@ -235,3 +235,60 @@ const certificate = async (p: Person): Promise<void> => {
   await p.click('Release and write the certificate');
   await shows(p.at, /Certificate \d+/);
 };
+
+/** A lever master that is pitted too deep to hone. */
+const LEVER_MASTER: Job = {
+  family: 'lever master',
+  choice: 'master-lever',
+  bore: '5/8',
+  complaint: 'pedal sinks slowly',
+  odd: [['primary cup', 'hard']],
+  pistonMm: 15.83,
+  holed: 'pit',
+};
+
+/** From the counter to the judgement that it needs a sleeve. */
+export const toBeSleeved = async (p: Person): Promise<void> => {
+  await bookIn(p, LEVER_MASTER);
+  await strip(p, LEVER_MASTER);
+  await p.next('clean');
+  await clean(p);
+  await p.next('gauge');
+  await gauge(p, 15.885);
+  await p.next('judge');
+  await p.click('Add a mark');
+  for (const [label, text] of [
+    ['m1 from', '33'],
+    ['m1 to', '33.5'],
+    ['m1 depth', '150'],
+    ['m1 depth uncertainty', '5'],
+  ] as const)
+    await p.read(label, text);
+  await shows(p.at, 'Sleeve');
+  await p.click('Save judgement');
+};
+
+/** From its sleeve to its certificate. */
+export const sleevedAndOn = async (p: Person): Promise<void> => {
+  await p.read('Thinnest wall, mm, measured now', '4.5');
+  await p.type('Sent to', 'Quayside Boring');
+  await p.click('Sent out');
+  await p.click(/^Back with its sleeve/);
+  await p.next('gauge');
+  await gauge(p, 15.885);
+  await p.next('judge');
+  await p.click('Save judgement');
+  await p.next('kit');
+  await bestSet(p);
+  await p.next('close-up');
+  await closeUp(p);
+  await p.next('set');
+  await p.read('Rod moves before the piston does, mm', '0.7');
+  await p.read('Rod’s play, again, mm', '0.7');
+  await p.click('Save to the unit');
+  await p.click('Gap set');
+  await p.next('prove');
+  await prove(p);
+  await p.next('release');
+  await release(p, LEVER_MASTER);
+};

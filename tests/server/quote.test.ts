@@ -74,6 +74,7 @@ describe('a quote', () => {
     expect((await reply(key, { said: 'asks', text: 'How long does a repair hold?' })).ok).toBe(true);
     expect(await waits(unitId)).toEqual(['answer from Aldwater Orchards', 'question from Aldwater Orchards']);
     expect((await reply(key, PICKS_REPAIR)).ok).toBe(true);
+    expect(await waits(unitId)).toEqual([]);
     const record = await shop.record(unitId);
     expect(record.quotes.at(-1)).toMatchObject({
       questions: [{ text: 'How long does a repair hold?' }],

@@ -2,7 +2,7 @@ import type { ChargeLine } from '../cost/charge';
 import type { Price } from '../cost/price';
 import { fixedPrice, sleevePrices } from '../cost/price-list';
 import type { Known } from '../plan/ahead';
-import { judgedWay } from '../plan/standing';
+import { wayGone } from '../plan/taught';
 import { centsOf } from '../quantity/cents';
 import { plain } from '../quantity/figure';
 import { mends } from '../quote/option-kind';
@@ -10,7 +10,6 @@ import { pickedOf } from '../quote/quote';
 import type { Rules } from '../rules/rule-set';
 import { STATION_WORDS } from '../station';
 import type { UnitRecord } from '../unit/unit-record';
-import type { Way } from '../way';
 import type { BillWay } from './bill';
 
 /** What a bill is made from beside its unit. Money in the shop's own, without tax. */
@@ -22,13 +21,13 @@ export type BillFacts = {
   readonly priceOf: (articleId: string) => number | undefined;
 };
 
-/** What was done for the money: what the customer picked in place of their unit, else how it was judged. */
+/** What was done for the money: what the customer picked in place of their unit, else the way that it went. */
 export const billWay = (r: UnitRecord): BillWay => {
   const quote = r.quotes.at(-1);
   const picked = quote === undefined ? undefined : pickedOf(quote);
   if (picked !== undefined && !mends(picked.kind)) return picked.kind as BillWay;
   if (r.unit.exit === 'returned') return 'give-back';
-  return r.family.bore === 'none' ? 'no-bore' : (judgedWay(r) ?? 'scrap');
+  return wayGone(r);
 };
 
 /** What a unit's bill begins with: what the customer picked, at the price that it was offered; else what was done and used. */
@@ -68,7 +67,7 @@ const sleevedFor = (r: UnitRecord, f: BillFacts): readonly ChargeLine[] =>
   });
 
 const workOf = (r: UnitRecord, f: BillFacts): readonly ChargeLine[] => {
-  const way: Way = r.family.bore === 'none' ? 'no-bore' : (judgedWay(r) ?? 'reuse');
+  const way = wayGone(r);
   const of = { family: r.unit.family, way };
   const whole = r.unit.exit === 'released' ? fixedPrice(f.prices, of, null) : undefined;
   if (whole !== undefined) return [{ charge: 'work', words: 'the whole job', how: '', cents: whole }];

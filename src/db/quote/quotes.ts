@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import { eq } from 'drizzle-orm';
 import { THE_CUSTOMER } from '@/core/people/role';
-import { ANSWER_MS, answerWaitId } from '@/core/quote/answer-wait';
+import { ANSWER_MS, answerWaitId, questionWaitId } from '@/core/quote/answer-wait';
 import { MOST_QUESTIONS, type Offered, type Quote, quoteState, type Reply, type Said } from '@/core/quote/quote';
 import { ok, type Result } from '@/core/result';
 import { customersUnit } from '@/core/unit/customers-unit';
@@ -39,7 +39,7 @@ export const makeQuote = (
 ${address}`,
     });
     return ok([
-      ...(before === undefined ? [] : await endOfWait(tx, unit.id, answerWaitId(before.id), at)),
+      ...(before === undefined ? [] : await endOfWaits(tx, unit.id, before.id, at)),
       put('quotes', { id: change.eventId, unitId: unit.id, at, personId: change.person.id, ...q, questions: [], answer: null }),
       waitEdit(change, at, {
         id: answerWaitId(change.eventId),
@@ -48,6 +48,10 @@ ${address}`,
       }),
     ]);
   });
+
+/** Neither an answer nor a question is waited for any more. */
+const endOfWaits = async (tx: Tx, unitId: string, quoteId: string, at: number): Promise<readonly Edit[]> =>
+  (await Promise.all([answerWaitId(quoteId), questionWaitId(quoteId)].map((id) => endOfWait(tx, unitId, id, at)))).flat();
 
 /** Notes what a customer said to a quote; what they pick moves the promise to what it offered. Only the newest quote counts. */
 export const answerQuote = (db: Db, change: Change, quoteId: string, said: Said): Promise<Result<Changed, ChangeError>> =>
@@ -68,7 +72,7 @@ const answered = async (
   const picked = answer.said === 'picks' ? quote.options.find((o) => o.id === answer.option) : undefined;
   if (answer.said === 'picks' && picked === undefined) return refused('That is not one of its options.');
   return ok([
-    ...(await endOfWait(tx, unit.id, answerWaitId(quote.id), answer.at)),
+    ...(await endOfWaits(tx, unit.id, quote.id, answer.at)),
     put('quotes', { ...quote, unitId: unit.id, answer }),
     ...(picked?.readyAt == null ? [] : [put('units', { ...unit, dueAt: picked.readyAt })]),
   ]);
@@ -123,7 +127,7 @@ export async function replyToQuote(
       : ok([
           put('quotes', { ...is, unitId: r.unit.id, questions: [...is.questions, { at, text: reply.text }] }),
           // Rings at once, for whoever made the quote.
-          waitEdit(change, at, { id: eventId, label: `question from ${r.job.customer}`, endsAt: at, ownerId: is.personId }),
+          waitEdit(change, at, { id: questionWaitId(is.id), label: `question from ${r.job.customer}`, endsAt: at, ownerId: is.personId }),
         ]);
   });
 }

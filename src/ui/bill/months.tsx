@@ -4,9 +4,9 @@ import type { Month } from '@/core/bill/month';
 import { sayBillWay } from '@/core/bill/say-way';
 import { capital } from '@/core/capital';
 import { CHARGE_WORDS, CHARGES } from '@/core/cost/price';
+import { locale } from '@/core/locale';
 import { amountOf } from '@/core/quantity/cents';
 import { fixed } from '@/core/quantity/figure';
-import { sayMoney } from '@/core/quantity/say-money';
 import { sayMonth } from '@/core/quantity/say-time';
 import { sayCents } from '@/core/quote/say-quote';
 import { DASHES } from '../chart/dashes';
@@ -22,7 +22,10 @@ export function Months({
   readonly months: readonly Month[];
   readonly owing: readonly { readonly customerId: string; readonly name: string; readonly cents: number }[];
 }) {
-  const inOrder = months.toReversed();
+  // What was before the shop began is left out.
+  const first = months.findLastIndex((m) => m.cameIn + m.left + m.byWay.length > 0);
+  const shown = months.slice(0, Math.max(1, first) + 1);
+  const inOrder = shown.toReversed();
   const say = (i: number): string => (inOrder[i] === undefined ? '' : sayMonth(inOrder[i].from));
   const x = { name: 'month', say, span: [0, inOrder.length - 1] as const };
   const series = (name: string, i: number, of: (m: Month) => number) => ({
@@ -31,7 +34,7 @@ export function Months({
     look: 'line' as const,
     points: inOrder.map((m, at) => ({ x: at, y: of(m) })),
   });
-  const ways = [...new Set(months.flatMap((m) => m.byWay.map((w) => w.way)))];
+  const ways = [...new Set(shown.flatMap((m) => m.byWay.map((w) => w.way)))];
   const rows: readonly (readonly [head: string, cell: (m: Month) => string])[] = [
     ['Units in', (m) => String(m.cameIn)],
     ['Units out', (m) => String(m.left)],
@@ -40,7 +43,8 @@ export function Months({
     ...ways.map((way) => [capital(sayBillWay(way)), (m: Month) => sayWay(m, way)] as const),
     ['Hours sold', (m) => fixed(m.soldH, 1)],
     ['Hours worked', (m) => fixed(m.workedH, 1)],
-    ['Parts over their cost', (m) => `${sayCents(m.parts.cents - m.parts.costCents)} on ${sayCents(m.parts.costCents)}`],
+    ['Parts cost the shop', (m) => sayCents(m.parts.costCents)],
+    ['Parts earned over that', (m) => sayCents(m.parts.cents - m.parts.costCents)],
     ['Owed at its end, with tax', (m) => sayCents(m.owedCents)],
   ];
   return (
@@ -49,9 +53,9 @@ export function Months({
         <LineChart
           title="Billed by month, without tax"
           x={x}
-          y={{ name: 'billed', say: sayMoney }}
+          y={{ name: locale().currency ?? 'billed', say: (amount) => fixed(amount, 0) }}
           series={[
-            { ...series('all', 0, (m) => amountOf(m.net)), look: 'line-and-dots' },
+            series('all', 0, (m) => amountOf(m.net)),
             ...ways
               .slice(0, 4)
               .map((way, i) => series(sayBillWay(way), i + 1, (m) => amountOf(m.byWay.find((w) => w.way === way)?.cents ?? 0))),
@@ -61,7 +65,7 @@ export function Months({
           title="Hours sold and hours worked by month"
           x={x}
           y={{ name: 'hours', say: (h) => fixed(h, 0) }}
-          series={[{ ...series('sold', 0, (m) => m.soldH), look: 'line-and-dots' }, series('worked', 1, (m) => m.workedH)]}
+          series={[series('sold', 0, (m) => m.soldH), series('worked', 1, (m) => m.workedH)]}
         />
       </div>
       <Scroll label="Months side by side">
@@ -69,7 +73,7 @@ export function Months({
           <thead>
             <tr>
               <th className="th" />
-              {months.map((m, i) => (
+              {shown.map((m, i) => (
                 <th key={m.from} scope="col" className="th text-right">
                   {sayMonth(m.from)}
                   {i === 0 && <span className="block text-[12px] font-normal text-ink2">so far</span>}
@@ -83,7 +87,7 @@ export function Months({
                 <th scope="row" className="cell pr-4 text-left font-normal whitespace-nowrap text-ink2">
                   {head}
                 </th>
-                {months.map((m) => (
+                {shown.map((m) => (
                   <td key={m.from} className="cell text-right whitespace-nowrap tabular-nums">
                     {cell(m)}
                   </td>

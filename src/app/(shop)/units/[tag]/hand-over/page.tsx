@@ -42,7 +42,6 @@ export default async function HandOverPage({ params }: Params) {
   ]);
   const payments = await paymentsOf(db, bills);
   const standing = standingBill(bills);
-  const toPay = standing?.charges.total ?? chargesOf(lines, prices).total;
   const at = {
     target: { unitId: unit.id, version: unit.version },
     tag: tagOf(unit),
@@ -91,19 +90,21 @@ export default async function HandOverPage({ params }: Params) {
                 may={may(person.role, 'bill')}
               />
             )}
+            {standing === undefined && (
+              <TellCustomer
+                key={unit.version}
+                to={job.mail === '' ? `${job.customer}, ${job.phone}` : job.mail}
+                words={fill(settings.templates.ready, {
+                  customer: job.customer,
+                  shop: settings.name,
+                  'to pay': sayCents(chargesOf(lines, prices).total),
+                  ...customersUnit(record),
+                })}
+              />
+            )}
             {standing === undefined && may(person.role, 'bill') && (
               <BillForm key={bills.length} lines={lines} prices={prices} handedTo={job.customer} />
             )}
-            <TellCustomer
-              key={unit.version}
-              to={job.mail === '' ? `${job.customer}, ${job.phone}` : job.mail}
-              words={fill(settings.templates.ready, {
-                customer: job.customer,
-                shop: settings.name,
-                'to pay': sayCents(toPay),
-                ...customersUnit(record),
-              })}
-            />
           </>
         )}
       </div>
