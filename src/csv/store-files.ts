@@ -1,4 +1,5 @@
 import { CHARGES, PRICE_KINDS, type Price, priceKey } from '@/core/cost/price';
+import { Mail } from '@/core/customer/customer-schema';
 import type { Dims } from '@/core/family/dims';
 import { UNIT_KINDS } from '@/core/family/family-name';
 import { PART_KIND_NAMES } from '@/core/family/part-kind';
@@ -54,7 +55,7 @@ export const COLUMNS: { readonly [F in StoreFile]: { readonly all: readonly stri
     needed: ['id', 'maker', 'machine', 'family', 'position'],
   },
   stock: { all: ['number', 'lot', 'qty', 'expires'], needed: ['number', 'lot', 'qty'] },
-  customers: { all: ['name', 'phone'], needed: ['name'] },
+  customers: { all: ['name', 'phone', 'mail', 'address'], needed: ['name'] },
   prices: {
     all: [
       'what',
@@ -229,7 +230,11 @@ const stockIn = (row: Row, r: RowReader): StockRow => {
 };
 
 /** As they are entered at the counter: who has the same name and telephone is the same customer. */
-const customerIn = (row: Row, r: RowReader): CustomerRow => ({ name: r.text(row, 'name', 120, 'needed'), phone: r.text(row, 'phone', 40) });
+const customerIn = (row: Row, r: RowReader): CustomerRow => {
+  const mail = r.text(row, 'mail', 200);
+  if (!Mail.safeParse(mail).success) r.wrong(row, 'mail', 'is no mail address, as name@example.org');
+  return { name: r.text(row, 'name', 120, 'needed'), phone: r.text(row, 'phone', 40), mail, address: r.text(row, 'address', 300) };
+};
 
 const pricesIn = (rows: readonly Row[], r: RowReader): readonly Lined<Price>[] =>
   rows.flatMap((row) => {

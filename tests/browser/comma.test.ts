@@ -63,6 +63,10 @@ const PAGES = [
   '/sums',
   '/shop',
   '/shop/history',
+  '/shop/months',
+  '/customers',
+  '/units/SQ-0050/options',
+  '/units/SQ-0007/hand-over',
   ...UNITS.flatMap((tag) => [...STATIONS, 'history', 'options'].map((s) => `/units/${tag}/${s}`)),
 ];
 

@@ -57,7 +57,7 @@ const addressFor = async (tag: string): Promise<string> => {
 test('from the counter through the quote and the customer’s yes to the sleeve, the certificate, the bill and what is owed', async () => {
   const lead = await as('maren-oreland', '180422');
   const p = new Person(lead);
-  await toBeSleeved(p);
+  await toBeSleeved(p, [['Telephone', '555 0114']]);
   const unit = new URL(lead.page.url()).pathname.split('/').slice(0, 3).join('/');
   const tag = unit.split('/')[2] as string;
 

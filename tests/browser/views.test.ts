@@ -68,8 +68,13 @@ describe('signing in', () => {
     '/find?q=1',
     '/shop',
     '/shop/people',
+    '/shop/months',
+    '/customers',
+    '/customers/customer-2',
+    '/outbox',
     '/you',
     '/units/SQ-0012/prove',
+    '/units/SQ-0012/hand-over',
   ])('%s leads nobody in', async (path) => {
     await page.goto(app.origin + path);
     expect(new URL(page.url()).pathname).toBe('/sign-in');
@@ -145,10 +150,18 @@ describe('every main view, in both themes', () => {
     '/shop/backup',
     '/shop/tokens',
     '/shop/history',
+    '/shop/months',
+    '/shop/messages',
+    '/customers',
+    '/customers/customer-2',
+    '/outbox',
     '/shop/begin',
     '/you',
     '/units/SQ-0034/options',
     '/units/SQ-0026/options',
+    '/units/SQ-0050/options',
+    '/units/SQ-0007/hand-over',
+    '/units/SQ-0012/hand-over',
   ];
   const stations = ['strip', 'clean', 'gauge', 'judge', 'hone', 'sleeve', 'kit', 'close-up', 'set', 'prove', 'release'];
   beforeAll(() => signIn(page, app.origin, 'maren-oreland', '180422'));

@@ -248,8 +248,8 @@ const LEVER_MASTER: Job = {
 };
 
 /** From the counter to the judgement that it needs a sleeve. */
-export const toBeSleeved = async (p: Person): Promise<void> => {
-  await bookIn(p, LEVER_MASTER);
+export const toBeSleeved = async (p: Person, more: Parameters<typeof bookIn>[2] = []): Promise<void> => {
+  await bookIn(p, LEVER_MASTER, more);
   await strip(p, LEVER_MASTER);
   await p.next('clean');
   await clean(p);

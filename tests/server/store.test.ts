@@ -333,11 +333,14 @@ describe('files', () => {
 
   test('customers are new or known; taken back they go, but for who has brought something since', async () => {
     await shop.book();
-    const text = 'name;phone\nCorrie Hauliers;0555 2\nAldwater Orchards;014\nAldwater Orchards;999\n';
+    const text = 'name;phone;mail\nCorrie Hauliers;0555 2;\nAldwater Orchards;014;\nAldwater Orchards;999;yard@aldwater.example\n';
     const done = await write('customers', text);
     // The shop's units are Aldwater Orchards', of telephone 014.
     expect(done.fates.map((f) => f[1])).toEqual(['new', 'same', 'new']);
-    expect((await everyCustomer(shop.db)).filter((c) => c.phone === '999')).toEqual([{ name: 'Aldwater Orchards', phone: '999' }]);
+    expect((await everyCustomer(shop.db)).filter((c) => c.phone === '999')).toEqual([
+      { name: 'Aldwater Orchards', phone: '999', mail: 'yard@aldwater.example', address: '' },
+    ]);
+    expect(await plan('customers', 'name,mail\nNobody,at home\n')).toMatchObject({ ok: false, error: [{ line: 2, column: 'mail' }] });
     const twice = await plan('customers', 'name,phone\nCorrie Hauliers,1\nCorrie Hauliers,1\n');
     expect(twice).toEqual({ ok: false, error: [{ line: 3, column: 'name', message: 'Corrie Hauliers 1 stands on line 2 already' }] });
     await shop.book({ customer: 'Corrie Hauliers', phone: '0555 2', machine: 'Flatbed' });

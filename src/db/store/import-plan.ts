@@ -235,7 +235,7 @@ const planCustomers = async (
     },
   });
 };
-const sayCustomer = ({ name, phone }: CustomerRow): string => [name, phone].filter((t) => t !== '').join(', ');
+const sayCustomer = ({ name, phone }: Pick<CustomerRow, 'name' | 'phone'>): string => [name, phone].filter((t) => t !== '').join(', ');
 
 const labelOf = (kind: UnitKind): string => FAMILIES[kind].label;
 const planPrices = async (
