@@ -1,6 +1,7 @@
 import { type RouteCost, routeCost } from '@/core/cost/route-cost';
 import { FAMILIES } from '@/core/family/families';
 import { offeredOf } from '@/core/offer/offered';
+import { sayDateFlips } from '@/core/offer/say-options';
 import { supposedNeeds } from '@/core/offer/supposed-needs';
 import { optionsOf, type UnitOption } from '@/core/offer/unit-options';
 import { knownOf } from '@/core/plan/known';
@@ -29,12 +30,18 @@ export type OptionsNow = {
   /** Each as its customer would be offered it, in the same order. */
   readonly offers: readonly Offered[];
   readonly cost: RouteCost;
+  /** By when another would be the best. */
+  readonly dates: readonly string[];
   readonly rules: Pick<Rules, 'labourPerHour' | 'partsMarkupPct'>;
   readonly neededInDays: number;
 };
 
+/** What a day past its promise costs the customer, and whether it may be missed at all. */
+export type Dated = { readonly latePerDay: number; readonly hard: boolean };
+const ANY_DATE: Dated = { latePerDay: 0, hard: false };
+
 /** A unit's options: parts of the best set from the store, labour from learned times and the price list, days from the plan, chances from the shop's own units. */
-export async function optionsNow(db: Db, record: UnitRecord, now: number): Promise<Result<OptionsNow, NotDone>> {
+export async function optionsNow(db: Db, record: UnitRecord, now: number, date: Dated = ANY_DATE): Promise<Result<OptionsNow, NotDone>> {
   const { unit, family } = record;
   const [{ prices }, taught, said, counts, { rules }, store, day] = await Promise.all([
     pricesInForce(db),
@@ -69,9 +76,12 @@ export async function optionsNow(db: Db, record: UnitRecord, now: number): Promi
     plannedDays: day.ok && planned != null ? (day.value.facts.now + planned * 60_000 - now) / DAY_MS : null,
     neededInDays,
   });
-  const cost = routeCost({ options: options.map((o) => o.asked), neededInDays, rules: {} }, rules);
+  const asked = options.map((o) => o.asked);
+  const cost = routeCost({ options: asked, neededInDays, ...date, rules: {} }, rules);
+  const bestWithin = (days: number) => routeCost({ options: asked, neededInDays: days, hard: true, rules: {} }, rules).best;
+  const dates = sayDateFlips(options, cost.best, bestWithin, now);
   const offers = options.map((o) => offeredOf(o, rules, prices, { now, dueAt: unit.dueAt }));
-  return ok({ options, offers, cost, rules, neededInDays });
+  return ok({ options, offers, cost, dates, rules, neededInDays });
 }
 
 const wayOf = (r: UnitRecord, taught: Parameters<typeof likelyWays>[1]): Parameters<typeof optionsOf>[0]['way'] => {

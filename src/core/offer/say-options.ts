@@ -1,6 +1,7 @@
 import { capital } from '../capital';
 import type { CostedOption } from '../cost/route-cost';
 import { sayMoney } from '../quantity/say-money';
+import { sayFullDate } from '../quantity/say-time';
 import type { UnitOption } from './unit-options';
 
 const percent = (chance: number): string => `${Math.round(chance * 100)} %`;
@@ -20,5 +21,30 @@ export const sayFlips = (options: readonly UnitOption[], costed: readonly Costed
         ? ''
         : `, or if ${wordsOf(best)} held in ${percent(c.keepChanceToEqual)} only, not in ${percent(first.keepChance)}`;
     return [`${capital(wordsOf(c.id))} would be as good if it were ${sayMoney(c.dearerBy)} cheaper${chance}.`];
+  });
+};
+
+const DAY_MS = 86_400_000;
+
+/**
+ * By when it would have to be ready for another option to be the best: of each such one the latest date.
+ * @param bestWithin the best of those that are there in so many days
+ */
+export const sayDateFlips = (
+  options: readonly UnitOption[],
+  best: string | null,
+  bestWithin: (days: number) => string | null,
+  now: number,
+): readonly string[] => {
+  const first = options.find((o) => o.id === best);
+  if (first === undefined) return [];
+  const sooner = [...new Set(options.flatMap((o) => (o.asked.days < first.asked.days ? [o.asked.days] : [])))].toSorted((a, b) => b - a);
+  const seen = new Set<string | null>([best, null]);
+  return sooner.flatMap((days) => {
+    const winner = bestWithin(days);
+    if (seen.has(winner)) return [];
+    seen.add(winner);
+    const words = capital(options.find((o) => o.id === winner)?.words ?? '');
+    return [`${words} would be the best if it had to be ready before ${sayFullDate(now + first.asked.days * DAY_MS)}.`];
   });
 };

@@ -3,7 +3,7 @@ import type { Price } from '../cost/price';
 import { routeCost } from '../cost/route-cost';
 import { FAMILIES } from '../family/families';
 import { STANDARD_RULES } from '../rules/rule-set';
-import { sayFlips } from './say-options';
+import { sayDateFlips, sayFlips } from './say-options';
 import { type OptionFacts, optionsOf } from './unit-options';
 
 afterEach(() => {
@@ -110,4 +110,26 @@ test('chances are a family’s own from ten units on, else all of that way; what
   ]);
   expect(by('sleeve', facts({ prices: [] }))?.doubts).toContain('nobody’s price for the sleeve is on the list');
   expect(by('new', facts())?.doubts[1]).toBe('the list names no bore for it: hold it against the old one');
+});
+
+test('by when another would be the best: each once, with the day before which it would have to be ready', () => {
+  const options = optionsOf(
+    facts({
+      parts: { price: 1, lacks: [], supposed: 0 },
+      prices: PRICES.map((p) =>
+        p.what === 'new' || p.what === 'exchange'
+          ? { ...p, cents: 90_000, stock: 0, supplier: 'Harbour Spares', days: p.what === 'new' ? 1 : 0 }
+          : p,
+      ),
+    }),
+  );
+  const asked = options.map((o) => o.asked);
+  const { best } = routeCost({ options: asked, neededInDays: 3, rules: {} }, STANDARD_RULES);
+  expect(best).toBe('repair');
+  const within = (days: number) => routeCost({ options: asked, neededInDays: days, hard: true, rules: {} }, STANDARD_RULES).best;
+  // Within a day there is the new one, dearer than the exchange unit by nothing but its place; at once only the exchange unit.
+  expect(sayDateFlips(options, best, within, Date.UTC(2026, 4, 4, 8))).toEqual([
+    expect.stringMatching(/^Exchange unit X-1 would be the best if it had to be ready before Tuesday, 5 May 2026/),
+  ]);
+  expect(sayDateFlips(options, null, within, 0)).toEqual([]);
 });

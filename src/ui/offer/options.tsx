@@ -17,6 +17,7 @@ export function Options({
   options,
   offers,
   cost,
+  dates,
   rules,
   neededInDays,
   now,
@@ -24,6 +25,7 @@ export function Options({
   readonly options: readonly UnitOption[];
   readonly offers: readonly Offered[];
   readonly cost: RouteCost;
+  readonly dates: readonly string[];
   readonly rules: { readonly labourPerHour: number; readonly partsMarkupPct: number };
   readonly neededInDays: number;
   readonly now: number;
@@ -36,11 +38,14 @@ export function Options({
     ['Proves at once', (o, c) => (isOurs(o) ? sayChance(c.proofChance, c.proofLow, c.proofHigh) : '–')],
     ['Holds', (o, c) => (isOurs(o) ? sayChance(c.keepChance, c.keepLow, c.keepHigh) : '–')],
     ['What failing and coming back cost, by their chances', (_, c) => sayMoney(c.risk)],
+    ...(cost.options.some((c) => c.lateCost > 0)
+      ? [['Being late', (_: UnitOption, c: CostedOption) => sayMoney(c.lateCost)] as const]
+      : []),
     ['All in all', (_, c) => <b>{sayMoney(c.total)}</b>],
     ['What is in it', (o) => <Lines option={o} rules={rules} />],
     ['To be said beside it', (o) => <Doubts option={o} />],
   ];
-  const flips = sayFlips(options, cost.options, cost.best);
+  const flips = [...sayFlips(options, cost.options, cost.best), ...dates];
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
       <Scroll label="Options side by side">
@@ -52,6 +57,7 @@ export function Options({
                 <th key={o.id} scope="col" className={`th min-w-52 ${o.id === cost.best ? 'bg-tint2 text-act' : ''}`}>
                   <span className="block text-[15px] font-bold">{capital(o.words)}</span>
                   {o.id === cost.best && <span className="block">least, all in all</span>}
+                  {cost.options.some((c) => c.id === o.id && !c.allowed) && <span className="block text-red">not in time</span>}
                 </th>
               ))}
             </tr>

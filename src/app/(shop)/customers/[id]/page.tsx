@@ -33,7 +33,7 @@ export default async function CustomerPage({ params }: { readonly params: Promis
   const open = customer.erasedAt === null && may(person.role, 'correct');
   const [here, left] = [units.units.filter((u) => u.exit === null), units.units.filter((u) => u.exit !== null)];
   return (
-    <div className="grid gap-5 px-4 py-4">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-5 px-4 py-4">
       <div>
         <p className="text-[13px]">
           <Go className="font-bold text-act" href="/customers">
@@ -44,8 +44,8 @@ export default async function CustomerPage({ params }: { readonly params: Promis
         <h1 className="text-xl font-bold">{customer.name}</h1>
         {customer.erasedAt !== null && <p>Erased on their request, {sayFullDate(customer.erasedAt)}.</p>}
       </div>
-      <div className="grid items-start gap-6 lg:grid-cols-[22rem_minmax(0,1fr)]">
-        <div className="grid gap-5">
+      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-6 lg:grid-cols-[22rem_minmax(0,1fr)]">
+        <div className="grid grid-cols-[minmax(0,1fr)] gap-5">
           <CustomerForm key={customer.editedAt} customer={customer} open={open} />
           {open && alike.length > 0 && <MergeBox into={customer} alike={alike} />}
           <p>
@@ -68,7 +68,7 @@ export default async function CustomerPage({ params }: { readonly params: Promis
             </section>
           )}
         </div>
-        <div className="grid gap-5">
+        <div className="grid grid-cols-[minmax(0,1fr)] gap-5">
           <section aria-label="Units in the shop">
             <h2 className="head mb-1">IN THE SHOP ({here.length})</h2>
             <UnitList units={here} now={now} empty="Nothing of theirs is here." />

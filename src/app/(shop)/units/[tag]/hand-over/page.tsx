@@ -6,7 +6,7 @@ import { fill } from '@/core/message/template';
 import { may } from '@/core/people/role';
 import { sayCents } from '@/core/quote/say-quote';
 import { customersUnit } from '@/core/unit/customers-unit';
-import { sayUnit, tagNumber, tagOf } from '@/core/unit/unit-record';
+import { sayUnit, tagNumber } from '@/core/unit/unit-record';
 import { billsOfUnit, paymentsOf } from '@/db/bill/bills';
 import { unitOfTag } from '@/db/engine/cached-units';
 import { theDb } from '@/db/engine/connection';
@@ -20,6 +20,7 @@ import { StationProvider } from '@/ui/unit/station-context';
 import { billNow } from '../../../../_server/bill-now';
 import { shopNow } from '../../../../_server/shop-now';
 import { personOrSignIn } from '../../../../_server/who';
+import { atUnit } from '../_station/at-unit';
 
 type Params = { readonly params: Promise<{ readonly tag: string }> };
 
@@ -33,7 +34,7 @@ export default async function HandOverPage({ params }: Params) {
   if (record === undefined) notFound();
   const { unit, job } = record;
   const now = Date.now();
-  const [bills, { lines, prices }, { rules, schools }, { settings }, people] = await Promise.all([
+  const [bills, { lines, prices }, ruleSet, { settings }, people] = await Promise.all([
     billsOfUnit(db, unit.id),
     billNow(db, record, now),
     rulesInForce(db),
@@ -42,17 +43,7 @@ export default async function HandOverPage({ params }: Params) {
   ]);
   const payments = await paymentsOf(db, bills);
   const standing = standingBill(bills);
-  const at = {
-    target: { unitId: unit.id, version: unit.version },
-    tag: tagOf(unit),
-    rules,
-    schools,
-    role: person.role,
-    pot: 1,
-    now,
-    open: unit.exit !== null,
-    inShop: unit.exit === null,
-  };
+  const at = atUnit(record, person, ruleSet, now, unit.exit !== null);
   return (
     <StationProvider at={at}>
       <div className="grid max-w-4xl gap-5 px-4 py-4">

@@ -7,12 +7,13 @@ import { quoteState } from '@/core/quote/quote';
 import { sayAnswer, sayCents } from '@/core/quote/say-quote';
 import type { ShopSettings } from '@/core/shop/settings';
 import { customersUnit } from '@/core/unit/customers-unit';
-import { sayUnit, tagNumber, tagOf, type UnitRecord } from '@/core/unit/unit-record';
+import { sayUnit, tagNumber, type UnitRecord } from '@/core/unit/unit-record';
 import { unitOfTag } from '@/db/engine/cached-units';
 import { theDb } from '@/db/engine/connection';
 import { everyone } from '@/db/people/people';
 import { rulesInForce } from '@/db/rules/rules';
 import { sayNotDone } from '@/pool/pool';
+import { DateForm } from '@/ui/offer/date-form';
 import { Options } from '@/ui/offer/options';
 import { MakeQuote } from '@/ui/quote/make-quote';
 import { Quotes, type ShownQuote } from '@/ui/quote/quotes';
@@ -22,8 +23,10 @@ import { type OptionsNow, optionsNow } from '../../../../_server/options-now';
 import { shopOrigin } from '../../../../_server/request';
 import { shopNow } from '../../../../_server/shop-now';
 import { personOrSignIn } from '../../../../_server/who';
+import { atUnit } from '../_station/at-unit';
 
 type Params = { readonly params: Promise<{ readonly tag: string }> };
+type Search = { readonly searchParams: Promise<{ readonly late?: string; readonly hard?: string }> };
 /** How long a quote holds, where nobody says otherwise, ms. */
 const HOLDS_MS = 14 * 86_400_000;
 const HOUR_MS = 3_600_000;
@@ -31,31 +34,22 @@ const HOUR_MS = 3_600_000;
 export const generateMetadata = async ({ params }: Params): Promise<Metadata> => ({ title: `${(await params).tag} · options` });
 
 /** What may be done about a unit and what each way costs; quotes are made of it here. */
-export default async function OptionsPage({ params }: Params) {
-  const [person, db, { tag }] = await Promise.all([personOrSignIn(), theDb(), params]);
+export default async function OptionsPage({ params, searchParams }: Params & Search) {
+  const [person, db, { tag }, { late, hard }] = await Promise.all([personOrSignIn(), theDb(), params, searchParams]);
+  const date = { latePerDay: priceIn(late), hard: hard === '1' };
   const number = tagNumber(tag);
   const record = number === undefined ? undefined : await unitOfTag(db, number);
   if (record === undefined) notFound();
   const { unit } = record;
   const now = Date.now();
   const inShop = unit.exit === null;
-  const [found, quotes, { rules, schools }, { settings }] = await Promise.all([
-    inShop ? optionsNow(db, record, now) : undefined,
+  const [found, quotes, ruleSet, { settings }] = await Promise.all([
+    inShop ? optionsNow(db, record, now, date) : undefined,
     shownQuotes(record, now),
     rulesInForce(db),
     shopNow(),
   ]);
-  const at = {
-    target: { unitId: unit.id, version: unit.version },
-    tag: tagOf(unit),
-    rules,
-    schools,
-    role: person.role,
-    pot: 1,
-    now,
-    open: inShop,
-    inShop,
-  };
+  const at = atUnit(record, person, ruleSet, now, inShop);
   return (
     <StationProvider at={at}>
       <div className="px-4 py-4">
@@ -76,6 +70,7 @@ export default async function OptionsPage({ params }: Params) {
           <p>It has left the shop: there is nothing to choose any more.</p>
         ) : found.ok ? (
           <>
+            <DateForm date={date} />
             <Options {...found.value} now={now} />
             {may(person.role, 'offer') && (
               <section className="mt-4 max-w-4xl" aria-label="A quote">
@@ -104,6 +99,12 @@ export default async function OptionsPage({ params }: Params) {
     </StationProvider>
   );
 }
+
+/** A price from an address; none where it is no price. */
+const priceIn = (text: string | undefined): number => {
+  const amount = Number((text ?? '').replace(',', '.'));
+  return amount > 0 && amount <= 1e6 ? amount : 0;
+};
 
 const offersOf = ({ offers }: OptionsNow) =>
   offers.map(({ id, words, charges }) => ({ id, words, total: charges.total, said: sayCents(charges.total) }));
