@@ -189,10 +189,17 @@ export const set = async (p: Person): Promise<void> => {
   await p.click('Gap set');
 };
 
+/** One more than the runs that the page lists as finished. */
+const finished = (p: Person): Promise<number> => p.at.evaluate(() => document.body.innerText.split('on the rig: finished').length);
+
 export const prove = async (p: Person): Promise<void> => {
-  for (;;) {
+  for (let stalls = 0; ; ) {
+    const before = await finished(p);
     await p.click('The shield is shut');
     await p.click(/^(Stroke, p|P)ressurise and (hold|let go)$/);
+    await p.at.waitForFunction((n: number) => document.body.innerText.split('on the rig: finished').length > n, {}, before);
+    // At thirty times the speed, a tenth of a second that the machine does not give is three of the rig’s: tried again, as anybody would.
+    if ((await p.at.$('::-p-text(The port is shut, gone in)')) !== null && stalls++ < 3) continue;
     await shows(p.at, /It holds, |The port is open, gone/, 60_000);
     const port = await p.at.$('button::-p-text(A drop is seen)');
     if (port !== null) await p.click('A drop is seen');
