@@ -88,7 +88,10 @@ test('from the counter through the quote and the customer’s yes to the sleeve,
   await sleevedAndOn(p);
 
   await counter.go(`${unit}/hand-over`);
-  await shows(counter.page, `To pay: ${total}`);
+  await counter.page.waitForSelector('section[aria-label="Tell the customer"] textarea');
+  expect(await counter.page.$eval('section[aria-label="Tell the customer"] textarea', (t) => (t as HTMLTextAreaElement).value)).toContain(
+    `To pay: ${total}`,
+  );
   await counter.press('Hand over and bill');
   await shows(counter.page, 'Paid, or on account?');
   await counter.press('on account');

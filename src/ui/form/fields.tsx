@@ -114,7 +114,12 @@ const numberIn = (typed: string): number | string | null => {
 /** One of a few, as buttons. */
 function Choice({ name, ...props }: Omit<ComponentProps<typeof Choices>, 'value' | 'onPick'> & { readonly name: string }) {
   const { field } = useController({ name });
-  return <Choices {...props} value={field.value} onPick={field.onChange} />;
+  return (
+    <div>
+      <Choices {...props} value={field.value} onPick={field.onChange} />
+      <Fault name={name} />
+    </div>
+  );
 }
 
 /** Any of some words, as buttons that stay pressed. */
