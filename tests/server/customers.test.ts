@@ -46,6 +46,7 @@ test('are found by any part of name, telephone and mail, also those who have bro
   expect(await names('oven@mill')).toEqual(['Windmill Bakery']);
   expect(await names('wi ba')).toEqual(['Windmill Bakery']);
   expect(await names('bakers')).toEqual([]);
+  expect(await names('"-* (')).toEqual([]);
 });
 
 describe('a customer who is changed', () => {
@@ -120,7 +121,11 @@ test('one who asks for it is erased from all but certificates, which stay good; 
   const [issued] = await shop.db.select().from(certificates);
   expect((await verifyCertificate(shop.db, issued?.number ?? 0, issued?.hash ?? ''))?.statement.customer).toBe(name);
   expect((await historyOf(shop.db, unitId)).map((e) => e.kind)).toContain('released');
-  expect((await messagesOf(shop.db, 10)).shown.find((m) => m.message.unitId === unitId)?.message).toMatchObject({ to: ERASED, text: '' });
+  expect((await messagesOf(shop.db, 10)).shown.find((m) => m.message.unitId === unitId)?.message).toMatchObject({
+    to: ERASED,
+    text: '',
+    state: 'read',
+  });
   // Who comes again by that name is somebody new.
   expect(await ofUnit(await shop.book({ customer: name, phone: '0777 123', machine: 'Press' }))).not.toBe(id);
 });

@@ -130,7 +130,9 @@ describe('a quote', () => {
   test('tells the station what was chosen: a sleeve is a yes to a sleeve, a repair is none to one found later, giving back is no work', async () => {
     const unitId = await shop.book();
     const { key } = await quoted(unitId);
+    const { dueAt } = (await shop.record(unitId)).unit;
     await reply(key, { said: 'picks', option: 'give-back' });
+    expect((await shop.record(unitId)).unit.dueAt).toBe(dueAt);
     expect(factsOf(await shop.record(unitId)).approval).toBe('other');
     const { key: next } = await quoted(unitId);
     await reply(next, PICKS_REPAIR);

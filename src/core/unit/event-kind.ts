@@ -81,7 +81,15 @@ export const NOT_UNDOABLE: readonly EventKind[] = [
 ];
 
 /** What may be done to a unit that is on its way from one branch to another. */
-export const ON_ITS_WAY: readonly EventKind[] = ['received', 'run-ended', 'photo-added', 'wait-ended', 'undone'];
+export const ON_ITS_WAY: readonly EventKind[] = [
+  'received',
+  'run-ended',
+  'photo-added',
+  'wait-ended',
+  'quote-asked',
+  'quote-answered',
+  'undone',
+];
 
 /** What may still be done to a unit that has left the shop. */
 export const AFTER_LEAVING: readonly EventKind[] = [

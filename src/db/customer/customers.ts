@@ -18,7 +18,8 @@ export async function findCustomers(db: Reader, text: string): Promise<{ readonl
   const words = text
     .slice(0, 200)
     .split(/[\s"]+/)
-    .filter((w) => w !== '');
+    .filter((w) => /[\p{L}\p{N}]/u.test(w));
+  if (words.length === 0 && text !== '') return { found: [], inAll: 0 };
   const live = and(isNull(customers.mergedInto), isNull(customers.erasedAt));
   const where = words.length === 0 ? live : and(live, sql`${customers.id} in (${hitsOf(words)})`);
   const [found, [all]] = await Promise.all([
@@ -191,7 +192,12 @@ export const eraseCustomer = (db: Db, by: By, id: string, name: string): Promise
       .where(and(inArray(units.id, theirs), isNull(units.exit)));
     if ((here?.n ?? 0) > 0) return fail({ code: 'in-shop' });
     if ((await owedBy(tx, id)) !== 0) return fail({ code: 'owes' });
-    await tx.update(outbox).set({ to: ERASED, text: '', subject: '', mail: '' }).where(inArray(outbox.unitId, theirs));
+    // What has not gone does not go any more.
+    const over = sql`case when ${outbox.state} = 'sent' then 'sent' else 'read' end`;
+    await tx
+      .update(outbox)
+      .set({ to: ERASED, text: '', subject: '', mail: '', state: over, nextAt: null })
+      .where(inArray(outbox.unitId, theirs));
     await tx.update(approvals).set({ text: '' }).where(inArray(approvals.unitId, theirs));
     await tx.update(quotes).set({ words: '', questions: [] }).where(inArray(quotes.unitId, theirs));
     // What people wrote is only known by the names in it.

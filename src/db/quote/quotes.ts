@@ -2,6 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { eq } from 'drizzle-orm';
 import { THE_CUSTOMER } from '@/core/people/role';
 import { ANSWER_MS, answerWaitId, questionWaitId } from '@/core/quote/answer-wait';
+import { mends } from '@/core/quote/option-kind';
 import { MOST_QUESTIONS, type Offered, type Quote, quoteState, type Reply, type Said } from '@/core/quote/quote';
 import { ok, type Result } from '@/core/result';
 import { customersUnit } from '@/core/unit/customers-unit';
@@ -74,7 +75,8 @@ const answered = async (
   return ok([
     ...(await endOfWaits(tx, unit.id, quote.id, answer.at)),
     put('quotes', { ...quote, unitId: unit.id, answer }),
-    ...(picked?.readyAt == null ? [] : [put('units', { ...unit, dueAt: picked.readyAt })]),
+    // Their own unit is promised anew; for what takes its place it waits no longer than it did.
+    ...(picked?.readyAt == null || !mends(picked.kind) ? [] : [put('units', { ...unit, dueAt: picked.readyAt })]),
   ]);
 };
 

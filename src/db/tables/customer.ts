@@ -81,7 +81,7 @@ export const outbox = sqliteTable(
     /** Why it did not go. */
     fault: text().notNull().default(''),
   },
-  (t) => [index('outbox_at').on(t.at), index('outbox_due').on(t.state, t.nextAt)],
+  (t) => [index('outbox_at').on(t.at), index('outbox_due').on(t.state, t.nextAt), index('outbox_unit').on(t.unitId)],
 );
 
 /** Bills and credit notes, numbered one after another without a gap. Never edited. Money in whole cents. */

@@ -39,7 +39,7 @@ export function TopBar({
     <>
       <Preferences units={units} />
       <Go href="/you" title="Where you are signed in" className="inline-flex min-h-11 items-center underline-offset-4 hover:underline">
-        {person.bench === null ? '' : `${person.bench} · `}
+        {person.bench !== null && <span className="mr-1.5 max-[1399px]:hidden">{person.bench} ·</span>}
         {person.name}
       </Go>
       <form action={signOut}>

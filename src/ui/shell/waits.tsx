@@ -34,7 +34,10 @@ export function Waits({ waits }: { readonly waits: readonly Wait[] }) {
         ) : (
           <>
             <span>
-              {next.tag} <span className="max-md:hidden">{next.label} </span>
+              {next.tag}{' '}
+              <span className="inline-block max-w-36 truncate align-bottom max-md:hidden" title={next.label}>
+                {next.label}
+              </span>{' '}
               {sayWait(next.endsAt, now)}
             </span>
             {over.length > 0 && next.endsAt > now && <b className="max-md:hidden">· {over.length} over</b>}

@@ -1,0 +1,1 @@
+CREATE INDEX `outbox_unit` ON `outbox` (`unit_id`);
