@@ -3,14 +3,14 @@ import { FAMILIES } from '@/core/family/families';
 import { offeredOf } from '@/core/offer/offered';
 import { sayDateFlips } from '@/core/offer/say-options';
 import { supposedNeeds } from '@/core/offer/supposed-needs';
-import { optionsOf, type UnitOption } from '@/core/offer/unit-options';
+import { marginOf, optionsOf, type UnitOption } from '@/core/offer/unit-options';
 import { knownOf } from '@/core/plan/known';
 import { likeliest, likelyWays } from '@/core/plan/likely-way';
 import { judgedWay } from '@/core/plan/standing';
 import type { Offered } from '@/core/quote/quote';
 import { ok, type Result } from '@/core/result';
 import type { Rules } from '@/core/rules/rule-set';
-import { routeOfUnit } from '@/core/unit/facts-of';
+import { currentVerdict, routeOfUnit } from '@/core/unit/facts-of';
 import { asStore } from '@/core/unit/ranked-kits';
 import { tagOf, type UnitRecord } from '@/core/unit/unit-record';
 import { pricesInForce } from '@/db/cost/prices';
@@ -63,6 +63,7 @@ export async function optionsNow(db: Db, record: UnitRecord, now: number, date: 
     boreMm: unit.geometry?.nominalMm ?? null,
     fitment: record.identity?.fitmentId ?? null,
     way: wayOf(record, taught),
+    margin: marginOf(currentVerdict(record)?.answer.marginMm ?? null),
     done: routeOfUnit(record).flatMap((s) => (s.state === 'done' && s.station !== 'book-in' ? [s.station] : [])),
     known: knownOf(FAMILIES[unit.family], taught, said),
     perHour: rules.labourPerHour,

@@ -4,7 +4,7 @@ import { routeCost } from '../cost/route-cost';
 import { FAMILIES } from '../family/families';
 import { STANDARD_RULES } from '../rules/rule-set';
 import { sayDateFlips, sayFlips } from './say-options';
-import { type OptionFacts, optionsOf } from './unit-options';
+import { type Margin, type OptionFacts, optionsOf } from './unit-options';
 
 afterEach(() => {
   globalThis.eddrinLocale = undefined;
@@ -23,6 +23,7 @@ const facts = (more: Partial<OptionFacts> = {}): OptionFacts => ({
   boreMm: 22.2,
   fitment: null,
   way: { by: 'judged', way: 'hone' },
+  margin: 'ample',
   done: ['strip', 'clean'],
   known: KNOWN,
   perHour: 60,
@@ -89,9 +90,10 @@ test('the whole job at one price goes before its stations', () => {
 });
 
 test('chances are a family’s own from ten units on, else all of that way; what is not known is said', () => {
-  const row = (family: string, proved: number, failed: number) => ({
+  const row = (family: string, proved: number, failed: number, margin: Margin = 'ample') => ({
     family,
     way: 'hone' as const,
+    margin,
     proved,
     failed,
     kept: proved,
@@ -101,6 +103,10 @@ test('chances are a family’s own from ten units on, else all of that way; what
   expect(own?.asked).toMatchObject({ proved: { good: 9, bad: 1 }, kept: { good: 9, bad: 1 } });
   const few = by('repair', facts({ counts: [row('slave', 8, 1), row('booster', 50, 0)] }));
   expect(few?.asked.proved).toEqual({ good: 58, bad: 1 });
+  // A bore near its limit is told of by its like, once there are ten of them.
+  const thin = (n: number) => by('repair', facts({ margin: 'thin', counts: [row('slave', 40, 0), row('slave', n - 3, 3, 'thin')] }));
+  expect(thin(10)?.asked.proved).toEqual({ good: 7, bad: 3 });
+  expect(thin(9)?.asked.proved).toEqual({ good: 46, bad: 3 });
   const unknown = by('repair', facts({ plannedDays: null, parts: { price: 0, lacks: ['boot', 'cup'], supposed: 3 } }));
   expect(unknown?.doubts).toEqual([
     'not stripped yet: all that wears is taken to be renewed',

@@ -9,16 +9,24 @@ import { OPTION_WORDS, type OptionKind } from '../quote/option-kind';
 import { STATION_WORDS, type Station } from '../station';
 import { type BoreWay, WAY_WORDS, type Way } from '../way';
 
+/** How much a verdict had to spare: a bore that is near its limit tells of others that are. */
+export type Margin = 'thin' | 'ample' | 'none';
+/** @param spareMm to the limit, the gauge's uncertainty taken off; null where nothing was judged */
+export const marginOf = (spareMm: number | null): Margin => (spareMm === null ? 'none' : spareMm < THIN_MM ? 'thin' : 'ample');
+/** Less than the wear of some years. */
+const THIN_MM = 0.02;
+
 /** How the units that went a way did: proved at the first try or not; kept, or come back, of those that have been out long enough. */
 export type WayCounts = {
   readonly family: string;
   readonly way: Way;
+  readonly margin: Margin;
   readonly proved: number;
   readonly failed: number;
   readonly kept: number;
   readonly back: number;
 };
-/** A family's own units tell of a way from so many on; before, all families' do. */
+/** A family's own units of such a margin tell of a way from so many on; before, all of its family do, and before that all families'. */
 const ENOUGH = 10;
 
 /** What a unit's options are worked out from. Money in the shop's own, without tax. */
@@ -31,6 +39,7 @@ export type OptionFacts = {
     | { readonly by: 'judged'; readonly way: BoreWay }
     | { readonly by: 'likely'; readonly way: BoreWay; readonly chance: number }
     | null;
+  readonly margin: Margin;
   readonly done: readonly Station[];
   readonly known: Known;
   /** The shop's rate. */
@@ -188,11 +197,13 @@ const minutesOf = (work: UnitOption['work']): number => work.reduce((sum, w) => 
 const workPrice = (work: UnitOption['work'], perHour: number): number =>
   work.reduce((sum, w) => sum + ('price' in w ? w.price : (w.minutes / 60) * perHour), 0);
 
-const countsOf = (f: OptionFacts, way: Way): Omit<WayCounts, 'family' | 'way'> => {
+const countsOf = (f: OptionFacts, way: Way): Omit<WayCounts, 'family' | 'way' | 'margin'> => {
   const ofWay = f.counts.filter((c) => c.way === way);
   const own = ofWay.filter((c) => c.family === f.family.name);
-  const enough = own.reduce((n, c) => n + c.proved + c.failed, 0) >= ENOUGH;
-  return (enough ? own : ofWay).reduce(
+  // A sleeve gives a new bore: what the old one had to spare tells nothing of it.
+  const like = way === 'sleeve' || f.margin === 'none' ? own : own.filter((c) => c.margin === f.margin);
+  const told = [like, own].find((some) => some.reduce((n, c) => n + c.proved + c.failed, 0) >= ENOUGH) ?? ofWay;
+  return told.reduce(
     (sum, c) => ({ proved: sum.proved + c.proved, failed: sum.failed + c.failed, kept: sum.kept + c.kept, back: sum.back + c.back }),
     { proved: 0, failed: 0, kept: 0, back: 0 },
   );

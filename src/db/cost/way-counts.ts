@@ -1,5 +1,5 @@
 import { and, desc, eq, sql } from 'drizzle-orm';
-import type { WayCounts } from '@/core/offer/unit-options';
+import { marginOf, type WayCounts } from '@/core/offer/unit-options';
 import type { Reader } from '../engine/connection';
 import { taughtUnits, units } from '../tables';
 
@@ -9,7 +9,7 @@ const MOST = 2000;
 const FOLLOW_DAYS = 180;
 const DAY_MS = 86_400_000;
 
-/** How the last units that were released did, by family and way: whether a run of theirs failed, and whether they came back in time. */
+/** How the last units that were released did, by family, way and margin: whether a run of theirs failed, and whether they came back in time. */
 export async function wayCounts(db: Reader, now: number): Promise<readonly WayCounts[]> {
   const followed = now - FOLLOW_DAYS * DAY_MS;
   const last = await db
@@ -21,6 +21,8 @@ export async function wayCounts(db: Reader, now: number): Promise<readonly WayCo
         where r.unit_id = taught_units.unit_id and r.outcome in ('pass', 'fail') group by r.unit_id)`,
       back: sql<number>`exists (select 1 from units b where b.comes_back_from = taught_units.unit_id
         and b.created_at <= units.exit_at + ${FOLLOW_DAYS * DAY_MS})`,
+      spareMm: sql<number | null>`(select json_extract(v.answer, '$.marginMm') from verdicts v
+        where v.unit_id = taught_units.unit_id order by v.at desc limit 1)`,
       exitAt: units.exitAt,
     })
     .from(taughtUnits)
@@ -29,10 +31,12 @@ export async function wayCounts(db: Reader, now: number): Promise<readonly WayCo
     .orderBy(desc(taughtUnits.at))
     .limit(MOST);
   const all = new Map<string, WayCounts>();
-  for (const { family, way, runs, back, exitAt } of last) {
-    const was = all.get(`${family} ${way}`) ?? { family, way, proved: 0, failed: 0, kept: 0, back: 0 };
+  for (const { family, way, runs, back, spareMm, exitAt } of last) {
+    const margin = marginOf(spareMm);
+    const key = `${family} ${way} ${margin}`;
+    const was = all.get(key) ?? { family, way, margin, proved: 0, failed: 0, kept: 0, back: 0 };
     const told = exitAt !== null && exitAt <= followed;
-    all.set(`${family} ${way}`, {
+    all.set(key, {
       ...was,
       proved: was.proved + (runs === 'passed' ? 1 : 0),
       failed: was.failed + (runs === 'failed' ? 1 : 0),

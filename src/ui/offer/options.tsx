@@ -92,7 +92,8 @@ export function Options({
       )}
       <p className="max-w-4xl text-[13px] text-ink2">
         A chance stands with the interval that holds it nine times in ten. It is counted over the units that left, those that have been out
-        for 180 days where it is about holding; a family’s own from ten on, before that all of that way.
+        for 180 days where it is about holding: of its family and with as much to spare from ten on, else of its family from ten on, else
+        all of that way.
       </p>
     </div>
   );
