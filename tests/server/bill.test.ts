@@ -3,7 +3,7 @@ import { openOf, type PaymentHow, standingBill } from '@/core/bill/bill';
 import { billLines } from '@/core/bill/bill-lines';
 import { monthOf } from '@/core/bill/month';
 import { type ChargeLine, chargesOf } from '@/core/cost/charge';
-import type { Price } from '@/core/cost/price';
+import { type Price, priceKey } from '@/core/cost/price';
 import { FAMILIES } from '@/core/family/families';
 import { knownOf } from '@/core/plan/known';
 import { centsOf } from '@/core/quantity/cents';
@@ -12,8 +12,10 @@ import { STANDARD_RULES } from '@/core/rules/rule-set';
 import { STANDARD_SHOP } from '@/core/shop/settings';
 import { billOfNumber, billsOfUnit, creditBill, makeBill, payBill, paymentsOf } from '@/db/bill/bills';
 import { monthsOf, owing } from '@/db/bill/months';
+import { pricesInForce, setPrices } from '@/db/cost/prices';
 import { customerFile } from '@/db/customer/customer-file';
 import { eraseCustomer } from '@/db/customer/customers';
+import { answerQuote, makeQuote } from '@/db/quote/quotes';
 import { wholeStore } from '@/db/store/catalogue';
 import { bills } from '@/db/tables';
 import { leave } from '@/db/unit/sign-off';
@@ -141,6 +143,35 @@ describe('what is paid', () => {
     // What was given out is as it was.
     expect(await billOfNumber(shop.db, number)).toEqual(first);
   });
+});
+
+test('a unit from the own shelf that was picked leaves it with the bill, and is back with the credit note', async () => {
+  const line: Price = {
+    what: 'exchange',
+    number: 'X-1',
+    family: 'wheel-double',
+    boreMm: null,
+    fitment: null,
+    supplier: '',
+    stock: 2,
+    days: 0,
+    cents: 5800,
+  };
+  const by = { personId: PEOPLE.owner.id, at: START };
+  await shop.db.transaction((tx) => setPrices(tx, by, 'a shelf', [...PRICES, line]));
+  const stock = async () => (await pricesInForce(shop.db)).prices.flatMap((p) => ('stock' in p ? [p.stock] : []));
+  const unitId = await shop.book({ customer: 'Swapper' });
+  const charges = chargesOf([{ charge: 'units', words: 'exchange unit X-1', how: '', cents: 5800 }], PRICES);
+  const options = [{ id: priceKey(line), kind: 'exchange' as const, words: 'exchange unit X-1', readyAt: null, charges }];
+  const quoted = await shop.change(unitId, 'quoted', PEOPLE.counter);
+  await makeQuote(shop.db, quoted, { options, words: 'Another one for yours.', validUntil: START + 9e9, key: 'a-key' }, '');
+  const change = await shop.change(unitId, 'quote-answered', PEOPLE.counter);
+  await answerQuote(shop.db, change, quoted.eventId, { said: 'picks', option: priceKey(line) });
+  await leave(shop.db, await shop.change(unitId, 'exited', PEOPLE.lead), 'scrapped');
+  expect((await bill(unitId)).ok).toBe(true);
+  expect([(await of(unitId))[0]?.way, await stock()]).toEqual(['exchange', [1]]);
+  await credit(unitId, (await of(unitId))[0]?.number ?? 0);
+  expect(await stock()).toEqual([2]);
 });
 
 test('a bill begins with what was done and used: its bags with the mark-up, each station by its price or its time', async () => {

@@ -5,9 +5,13 @@ import { billWay } from '@/core/bill/bill-lines';
 import { type ChargeLine, chargesOf } from '@/core/cost/charge';
 import { ChargesSchema } from '@/core/cost/charge-schema';
 import type { Price } from '@/core/cost/price';
+import { mends } from '@/core/quote/option-kind';
+import { pickedOf } from '@/core/quote/quote';
 import { fail, ok, type Result } from '@/core/result';
 import { stored } from '@/core/schema/stored';
 import { customersUnit } from '@/core/unit/customers-unit';
+import type { UnitRecord } from '@/core/unit/unit-record';
+import { moveShelf } from '../cost/prices';
 import { customerOf } from '../customer/customers';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
 import type { Db, Reader, Tx } from '../engine/connection';
@@ -59,12 +63,20 @@ export const makeBill = (
       totalCents: charges.total,
       handedTo: b.handedTo,
     });
+    await shelfOf(tx, change, at, record, 'sold');
     if (b.paid !== 'account' && charges.total !== 0)
       await tx
         .insert(payments)
         .values({ id: `${change.eventId}-paid`, bill: number, at, personId: change.person.id, cents: charges.total, how: b.paid });
     return ok([]);
   });
+
+/** What the customer picked in place of their unit leaves the shelf with the bill, and comes back with its credit note. */
+const shelfOf = async (tx: Tx, change: Change, at: number, { quotes }: UnitRecord, how: 'sold' | 'back'): Promise<void> => {
+  const quote = quotes.at(-1);
+  const picked = quote === undefined ? undefined : pickedOf(quote);
+  if (picked !== undefined && !mends(picked.kind)) await moveShelf(tx, { personId: change.person.id, at }, picked.id, how);
+};
 
 /** Takes all of a bill back by a credit note with a number of its own. */
 export const creditBill = (db: Db, change: Change, number: number, reason: string): Promise<Result<Changed, ChangeError>> =>
@@ -93,6 +105,7 @@ export const creditBill = (db: Db, change: Change, number: number, reason: strin
       totalCents: -charges.total,
       handedTo,
     });
+    await shelfOf(tx, change, at, record, 'back');
     return ok([]);
   });
 

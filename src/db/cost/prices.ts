@@ -1,6 +1,7 @@
 import { desc, eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { type Price, type PriceList, priceKey, sayPrice } from '@/core/cost/price';
+import { withPrices } from '@/core/cost/price-list';
 import { PriceSchema } from '@/core/cost/price-schema';
 import { FAMILIES } from '@/core/family/families';
 import { fail, ok, type Result } from '@/core/result';
@@ -38,6 +39,20 @@ export const setPrices = async (
   const version = (await pricesInForce(tx)).version + 1;
   await tx.insert(priceLists).values({ version, at: by.at, personId: by.personId, note: note.slice(0, 300), prices: [...prices] });
   return version;
+};
+
+/** A unit of the own shelf goes to a customer, or comes back from one. Nothing happens where the list has no such line any more, or it is a supplier's. @param key of its line */
+export const moveShelf = async (
+  tx: Tx,
+  by: { readonly personId: string; readonly at: number },
+  key: string,
+  how: 'sold' | 'back',
+): Promise<void> => {
+  const { prices } = await pricesInForce(tx);
+  const line = prices.find((p) => priceKey(p) === key);
+  if (line === undefined || !('stock' in line) || line.supplier !== '') return;
+  const moved = { ...line, stock: Math.max(0, line.stock + (how === 'sold' ? -1 : 1)) };
+  await setPrices(tx, by, `${how === 'sold' ? 'sold' : 'came back'}: ${line.number}`, withPrices(prices, [moved], priceKey));
 };
 
 /** Takes a line off. @param line its key, and the version of the prices that it was seen in: another since refuses it */
