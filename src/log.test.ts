@@ -1,6 +1,6 @@
 import { DrizzleQueryError } from 'drizzle-orm/errors';
 import { expect, test } from 'vitest';
-import { sayError } from './log';
+import { sayError, sayPath } from './log';
 
 test('an error is logged with its place and its cause, and without the values of the statement', () => {
   const cause = Object.assign(new Error('disk I/O error'), { code: 'SQLITE_IOERR' });
@@ -10,4 +10,11 @@ test('an error is logged with its place and its cause, and without the values of
   expect(said).toMatch(/ at .*log\.test\.ts/);
   expect(said).not.toMatch(/scrypt|secret-hash|params/);
   expect(sayError('a word')).toBe('string');
+});
+
+test('addresses are logged without the key that is all that opens them', () => {
+  expect(sayPath('/quote/gtKFfSrz21F11Z9p-vHbuw/quote.pdf')).toBe('/quote/…/quote.pdf');
+  expect(sayPath('/api/v1/calendar/abc.ics?x=1')).toBe('/api/v1/calendar/…?x=1');
+  expect(sayPath('/units/SQ-0001/judge')).toBe('/units/SQ-0001/judge');
+  expect(sayPath(undefined)).toBeUndefined();
 });

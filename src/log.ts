@@ -8,11 +8,14 @@ declare global {
 /** The process's log, a line of JSON an event, to standard error. PINs, keys and tokens never reach it: it is given ids and codes only. */
 export const theLog = (): ReturnType<typeof pino> => {
   globalThis.eddrinLog ??= pino(
-    { name: 'eddrin', level: setting('EDDRIN_LOG'), serializers: { err: sayError } },
+    { name: 'eddrin', level: setting('EDDRIN_LOG'), serializers: { err: sayError, path: sayPath } },
     pino.destination({ fd: 2, sync: true }),
   );
   return globalThis.eddrinLog;
 };
+
+/** An address without what opens something to whoever has it: a customer's quote, a person's calendar. */
+export const sayPath = (path: unknown): unknown => (typeof path === 'string' ? path.replace(/\/(quote|calendar)\/[^/?]+/, '/$1/…') : path);
 
 /** An error without the values of the statement that failed: the database's own message lists them, whatever they are. */
 export const sayError = (error: unknown): unknown => {
