@@ -11,6 +11,7 @@ import { fieldsOf } from '../form/fields';
 import { useUnitForm } from '../form/use-action-form';
 import { SaveNote } from '../save/save-note';
 import { useSave } from '../save/use-save';
+import { Go } from '../shell/go';
 import { useOddPromise } from '../shell/shop-context';
 import { useStation } from '../unit/station-context';
 
@@ -35,7 +36,7 @@ export function AskCustomer({
   readonly needed: boolean;
   readonly open: boolean;
 }) {
-  const { now, pot } = useStation();
+  const { now, pot, tag } = useStation();
   const odd = useOddPromise();
   const answering = useSave(answerCustomerAction);
   const [writing, setWriting] = useState(needed && asked === undefined);
@@ -50,6 +51,15 @@ export function AskCustomer({
   return (
     <section className="mb-4 border-t border-hair pt-2">
       <h2 className="head mb-1">THE CUSTOMER’S YES</h2>
+      {open && (
+        <p className="mb-1 text-[13px]">
+          By a question about this, or by{' '}
+          <Go className="font-bold text-act" href={`/units/${tag}/options`}>
+            a quote of all that can be done
+          </Go>
+          .
+        </p>
+      )}
       {asked !== undefined && (
         <div className="mb-2">
           <p title={sayFullDate(asked.at)}>
