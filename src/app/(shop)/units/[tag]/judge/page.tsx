@@ -3,7 +3,7 @@ import { unmeasuredPistons } from '@/core/strip/pistons';
 import { lookedAgain } from '@/core/strip/treatment';
 import { beforeCutOf } from '@/core/unit/before-cut';
 import { customersUnit } from '@/core/unit/customers-unit';
-import { currentGauging, currentVerdict } from '@/core/unit/facts-of';
+import { currentGauging, currentVerdict, factsOf } from '@/core/unit/facts-of';
 import { gaugedSets } from '@/core/unit/gauged-before';
 import { judgeInputOf } from '@/core/unit/judge-input';
 import { theDb } from '@/db/engine/connection';
@@ -67,7 +67,7 @@ export default stationPage('judge', async (at) => {
               }}
               dueAt={record.unit.dueAt}
               asked={record.approvals.filter((a) => a.verdictId === verdict.id).at(-1)}
-              needed={verdict.answer.outcome === 'sleeve'}
+              needed={verdict.answer.outcome === 'sleeve' && factsOf(record).approval === 'to-ask'}
               open={at.inShop}
             />
           )}
