@@ -7,10 +7,11 @@ import { beforeAll, describe, expect, test } from 'vitest';
 import { STATIONS } from '@/core/station';
 import { type Db, migrateDb, openDb } from '@/db/engine/connection';
 import { fitmentIndex } from '@/db/identify/fitments';
+import { staff } from '@/db/people/people';
 import { onTheRack } from '@/db/rack/rack';
 import { certificateOf } from '@/db/release/release';
 import { wholeStore } from '@/db/store/catalogue';
-import { certificates, people, unitEvents, units } from '@/db/tables';
+import { bills, certificates, quotes, unitEvents, units } from '@/db/tables';
 import { seedDemo, type Truths } from '../../demo/seed';
 import { spawnNode } from '../children';
 import { ownFolder, START } from './shop';
@@ -41,7 +42,10 @@ describe('the demo shop', () => {
     expect(store.filter((a) => a.supersededBy !== null).length).toBe(1);
     expect(store.flatMap((a) => a.lots).filter((l) => l.fault !== '').length).toBe(1);
     expect(store.flatMap((a) => a.lots).filter((l) => l.qty > 0 && (l.expiresAt ?? Infinity) < START).length).toBe(1);
-    expect((await db.select().from(people)).length).toBe(5);
+    expect((await staff(db)).length).toBe(5);
+    // Quotes and bills stand in every state that a counter meets.
+    expect((await db.select().from(quotes)).length).toBe(3);
+    expect((await db.select({ kind: bills.kind }).from(bills)).filter((b) => b.kind === 'credit')).toHaveLength(1);
   });
 
   test('chains its certificates without a gap', async () => {

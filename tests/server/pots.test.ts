@@ -155,7 +155,7 @@ test('a polished pot is gauged and judged again, the other is not touched; a sle
   const work = { tool: 'paper', drive: 'hand', grit: 600, strokes: 20, strokesPerMin: 60, rpm: 100, bodyTempC: null, note: '' } as const;
   // Nothing is polished before the customer was asked about the sleeve.
   expect(reasons(await logPass(shop.db, await shop.change(unitId, 'pass-logged'), { ...work, beforeMm: 42.87, afterMm: 42.872 }))).toEqual([
-    'It changes price or promise: ask the customer first, at Judge.',
+    'It changes price or promise: ask the customer first, at Judge or by a quote.',
   ]);
   const asked = await shop.change(unitId, 'asked');
   await askCustomer(shop.db, asked, {

@@ -243,7 +243,7 @@ describe('gauge and judge', () => {
     const promisedAt = START + 5 * 86_400_000;
     const sent = { shop: 'Quayside Boring', material: 'sleeve-brass', wallMm: 4, promisedAt, note: '' } as const;
     expect(reasons(await sendOut(shop.db, await shop.change(unitId, 'sent-out'), sent))).toEqual([
-      'It changes price or promise: ask the customer first, at Judge.',
+      'It changes price or promise: ask the customer first, at Judge or by a quote.',
     ]);
     await askCustomer(shop.db, await shop.change(unitId, 'asked'), { price: 85, promisedAt, text: 'It needs a sleeve. May we?' });
     expect((await messagesOf(shop.db, 200)).shown[0]?.message.text).toBe('It needs a sleeve. May we?');
