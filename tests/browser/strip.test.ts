@@ -56,14 +56,17 @@ const fill = async (label: string, text: string): Promise<void> => {
   await page.keyboard.press('Tab');
 };
 
-test('a wait that was over when the day began rings once, at the first bench that is opened', async () => {
+test('waits that were over when the day began ring once, at the first bench that is opened', async () => {
   await signIn(page, app.origin, 'maren-oreland', '180422');
-  await shows(page, /SQ-\d+ soak in penetrant is over/);
+  await shows(page, /SQ-\d+ soak in penetrant: it is time\./);
+  await shows(page, /SQ-\d+ question from Skerrin Tramway Works: it is time\./);
+  await click('Seen');
+  await page.waitForFunction(() => document.querySelectorAll('[role="alert"] button').length === 1);
   await click('Seen');
   await page.waitForFunction(() => document.querySelector('[role="alert"]')?.textContent === '');
   const other = await (await browser.createBrowserContext()).newPage();
   await signIn(other, app.origin, 'joss-tarrow', '4711');
-  await shows(other, /· 1 over/);
+  await shows(other, /· 2 over/);
   expect(await other.$$eval('[role="alert"]', (all) => all.map((a) => a.textContent).join(''))).toBe('');
   await other.close();
 });
