@@ -2,10 +2,11 @@ import { beforeAll, describe, expect, test } from 'vitest';
 import { chargesOf } from '@/core/cost/charge';
 import { THE_CUSTOMER } from '@/core/people/role';
 import { standingOf } from '@/core/plan/standing';
-import { type Offered, quoteState, type Reply } from '@/core/quote/quote';
+import { forCustomer, type Offered, type Quote, quoteState, type Reply } from '@/core/quote/quote';
 import type { Result } from '@/core/result';
 import { whyNotDone } from '@/core/route/why-not';
 import { factsOf } from '@/core/unit/facts-of';
+import { customerFile } from '@/db/customer/customer-file';
 import { messagesOf } from '@/db/customer/outbox';
 import { checkPin, staff } from '@/db/people/people';
 import { members, takeBack } from '@/db/people/staff';
@@ -46,7 +47,7 @@ const reply = (key: string, r: Reply, at = START + DAY_MS) => {
   said += 1;
   return replyToQuote(shop.db, { key, eventId: `said-${said}`, reply: r }, at);
 };
-const PICKS_REPAIR: Reply = { said: 'picks', option: 'repair' };
+const PICKS_REPAIR: Reply = { said: 'picks', option: '0' };
 const reasons = (r: Result<unknown, { readonly code: string }>): readonly string[] =>
   r.ok ? [] : ((r.error as { readonly reasons?: readonly string[] }).reasons ?? [r.error.code]);
 const newest = async (unitId: string) => (await shop.record(unitId)).quotes.at(-1);
@@ -112,7 +113,8 @@ describe('a quote', () => {
     expect(reasons(await reply(first.key, PICKS_REPAIR))).toEqual(['This quote has ended. Ask us for a new one.']);
     const change = await shop.change(unitId, 'quote-answered', PEOPLE.counter);
     expect(reasons(await answerQuote(shop.db, change, first.id, { said: 'no' }))).toEqual(['Another quote has taken its place.']);
-    expect(reasons(await reply(second.key, PICKS_REPAIR))).toEqual(['That is not one of its options.']);
+    for (const option of ['1', '-1', '', 'sleeve', '0x0'])
+      expect([option, reasons(await reply(second.key, { said: 'picks', option }))]).toEqual([option, ['That is not one of its options.']]);
     expect((await newest(unitId))?.answer).toBeNull();
   });
 
@@ -131,7 +133,7 @@ describe('a quote', () => {
     const unitId = await shop.book();
     const { key } = await quoted(unitId);
     const { dueAt } = (await shop.record(unitId)).unit;
-    await reply(key, { said: 'picks', option: 'give-back' });
+    await reply(key, { said: 'picks', option: '2' });
     expect((await shop.record(unitId)).unit.dueAt).toBe(dueAt);
     expect(factsOf(await shop.record(unitId)).approval).toBe('other');
     const { key: next } = await quoted(unitId);
@@ -150,6 +152,18 @@ describe('a quote', () => {
     expect(asked.filter((ok) => ok)).toHaveLength(20);
     expect(asked.at(-1)).toBe(false);
   });
+});
+
+test('what a customer is shown of an option does not name who supplies it', async () => {
+  const unitId = await shop.book();
+  const option = { ...offered('exchange', 9000, null), id: 'exchange X-1 Lockgate Exchange' };
+  const { key } = await quoted(unitId, [REPAIR, option]);
+  await reply(key, { said: 'picks', option: '1' });
+  const quote = (await newest(unitId)) as Quote;
+  expect(quote.answer).toMatchObject({ option: option.id });
+  expect(forCustomer(quote)).toMatchObject({ options: [{ id: '0' }, { id: '1' }], answer: { option: '1' } });
+  const file = await customerFile(shop.db, (await shop.record(unitId)).job.customerId, START);
+  expect(JSON.stringify([forCustomer(quote), file])).not.toContain('Lockgate');
 });
 
 test('a key that is wrong, altered or of another shop opens nothing', async () => {

@@ -1,4 +1,4 @@
-import { type Quote, type QuoteState, quoteState } from '@/core/quote/quote';
+import { forCustomer, type Quote, type QuoteState, quoteState } from '@/core/quote/quote';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import { theDb } from '@/db/engine/connection';
 import { quoteOfKey } from '@/db/quote/quotes';
@@ -26,5 +26,5 @@ export async function quoteAtKey(key: string, sent: Pick<Headers, 'get'>, now: n
   }
   const { quote, record } = found;
   const state = quoteState(quote, record.quotes, record.unit.exit !== null, now);
-  return state === 'ended' || state === 'replaced' ? { kind: 'ended' } : { kind: 'shown', quote, state, record };
+  return state === 'ended' || state === 'replaced' ? { kind: 'ended' } : { kind: 'shown', quote: forCustomer(quote), state, record };
 }

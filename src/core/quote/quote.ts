@@ -37,6 +37,13 @@ export type Quote = {
 export const pickedOf = ({ answer, options }: Pick<Quote, 'answer' | 'options'>): Offered | undefined =>
   answer?.said === 'picks' ? options.find((o) => o.id === answer.option) : undefined;
 
+/** A quote as its customer may have it: an option's id names who supplies it, so each goes by its place. */
+export const forCustomer = (q: Quote): Quote => {
+  const placeOf = (id: string): string => String(q.options.findIndex((o) => o.id === id));
+  const answer = q.answer?.said === 'picks' ? { ...q.answer, option: placeOf(q.answer.option) } : q.answer;
+  return { ...q, options: q.options.map((o) => ({ ...o, id: placeOf(o.id) })), answer };
+};
+
 /** How a quote stands. Open, picked and refused ones are shown to their customer; of the others nothing is. */
 export type QuoteState = 'open' | 'picked' | 'refused' | 'ended' | 'replaced';
 

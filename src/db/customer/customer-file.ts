@@ -1,7 +1,7 @@
 import { asc, eq } from 'drizzle-orm';
 import { sayComplaint } from '@/core/book-in/complaint';
 import type { Charges } from '@/core/cost/charge';
-import type { Offered } from '@/core/quote/quote';
+import { forCustomer, type Offered } from '@/core/quote/quote';
 import { tagOf } from '@/core/unit/unit-record';
 import { billsOfCustomer } from '../bill/bills';
 import type { Reader } from '../engine/connection';
@@ -78,7 +78,7 @@ export async function customerFile(db: Reader, id: string, now: number) {
           answered: iso(a.answeredAt),
         })),
         quotes: own(offered.map(({ q }) => q)).map((row) => {
-          const { at, validUntil, words, options, questions, answer } = toQuote(row);
+          const { at, validUntil, words, options, questions, answer } = forCustomer(toQuote(row));
           return { at: iso(at), validUntil: iso(validUntil), words, options: options.map(asOffered), questions, answer };
         }),
         bills: own(billed).map(({ number, kind, at, charges }) => ({ number, kind, at: iso(at), charges: asBilled(charges) })),

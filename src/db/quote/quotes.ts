@@ -3,7 +3,7 @@ import { eq } from 'drizzle-orm';
 import { THE_CUSTOMER } from '@/core/people/role';
 import { ANSWER_MS, answerWaitId, questionWaitId } from '@/core/quote/answer-wait';
 import { mends } from '@/core/quote/option-kind';
-import { MOST_QUESTIONS, type Offered, type Quote, quoteState, type Reply, type Said } from '@/core/quote/quote';
+import { forCustomer, MOST_QUESTIONS, type Offered, type Quote, quoteState, type Reply, type Said } from '@/core/quote/quote';
 import { ok, type Result } from '@/core/result';
 import { customersUnit } from '@/core/unit/customers-unit';
 import type { UnitRecord } from '@/core/unit/unit-record';
@@ -89,7 +89,7 @@ export async function quoteOfKey(db: Reader, key: string): Promise<{ readonly re
 }
 
 /**
- * What a customer says on the page of their quote, on the unit's record with its time. A question leaves the quote open.
+ * What a customer says on the page of their quote, by the places of its options, on the unit's record with its time. A question leaves the quote open.
  * @param eventId made by the page that is filled in: sent twice, it is said once
  */
 export async function replyToQuote(
@@ -123,7 +123,11 @@ export async function replyToQuote(
       case 'replaced':
         return refused('This quote has ended. Ask us for a new one.');
     }
-    if (reply.said !== 'asks') return answered(tx, r, is, { ...reply, at, by: THE_CUSTOMER.id });
+    if (reply.said === 'no') return answered(tx, r, is, { said: 'no', at, by: THE_CUSTOMER.id });
+    if (reply.said === 'picks') {
+      const option = is.options[forCustomer(is).options.findIndex((o) => o.id === reply.option)]?.id ?? '';
+      return answered(tx, r, is, { said: 'picks', option, at, by: THE_CUSTOMER.id });
+    }
     return is.questions.length >= MOST_QUESTIONS
       ? refused('You have asked a good deal already: ring us, that is quicker.')
       : ok([
