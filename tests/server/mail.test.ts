@@ -62,11 +62,11 @@ describe('a message', () => {
   });
 
   test('to somebody without one stays to be read out, and is looked after by a press', async () => {
-    const before = await openMessages(shop.db);
+    const before = await openMessages(shop.db, 'goes');
     const id = await write('');
     await post(LATER);
     expect((await state(id))?.state).toBe('to-read');
-    expect(await openMessages(shop.db)).toBe(before + 1);
+    expect(await openMessages(shop.db, 'goes')).toBe(before + 1);
     expect((await handleMessage(shop.db, { personId: 'cas', at: LATER }, id, 'again')).ok).toBe(false);
     expect((await handleMessage(shop.db, { personId: 'cas', at: LATER }, id, 'read')).ok).toBe(true);
     expect(await state(id)).toMatchObject({ state: 'read', doneBy: 'cas' });
@@ -114,10 +114,13 @@ describe('a message', () => {
     expect((await came()).filter((m) => m.to.endsWith('stopped.example'))).toEqual([]);
   });
 
-  test('waits while the mail server is not there', async () => {
+  test('waits while the mail server is not there; where there is none at all, it is somebody’s to read out', async () => {
+    const [goes, none] = [await openMessages(shop.db, 'goes'), await openMessages(shop.db, 'none')];
     const id = await write('yard@patience.example');
     mail.stop();
     await post(LATER);
     expect(await state(id)).toMatchObject({ state: 'waiting', tries: 1 });
+    expect([await openMessages(shop.db, 'goes'), await openMessages(shop.db, 'none')]).toEqual([goes, none + 1]);
+    expect((await handleMessage(shop.db, { personId: 'cas', at: LATER }, id, 'read')).ok).toBe(true);
   });
 });

@@ -14,6 +14,7 @@ import { ShopProvider } from '@/ui/shell/shop-context';
 import { TopBar } from '@/ui/shell/top-bar';
 import { UnitsProvider } from '@/ui/shell/units-context';
 import { buildId } from '../_server/build-id';
+import { mailGoes } from '../_server/mail-goes';
 import { unitsOf } from '../_server/preferences';
 import { shopNow } from '../_server/shop-now';
 import { personOrSignIn } from '../_server/who';
@@ -30,7 +31,7 @@ export default async function ShopLayout({ children }: { readonly children: Reac
     openWaits(db),
     shopNow(),
     lastGoodBackup(db),
-    openMessages(db),
+    openMessages(db, mailGoes()),
   ]);
   // Those of one's own branch, and those that one goes and looks after oneself.
   const at = (branch: string | null) => branchOf(settings.branches, branch)?.id;

@@ -15,6 +15,9 @@ export const MESSAGE_WORDS: { readonly [S in MessageState]: string } = {
 /** Somebody has to look after these: read them out, or see why they did not go. */
 export const OPEN_STATES: readonly MessageState[] = ['to-read', 'failed', 'unsure'];
 
+/** What somebody has to look after where mail goes, and where there is no mail server: there all of it is read out. */
+export const openStates = (mail: 'goes' | 'none'): readonly MessageState[] => (mail === 'goes' ? OPEN_STATES : [...OPEN_STATES, 'waiting']);
+
 const MINUTE_MS = 60_000;
 /** Waits between tries, ms: what a mail server says no to for now, it mostly takes within the hour. */
 const WAITS_MS = [1, 5, 15, 60, 240, 720].map((min) => min * MINUTE_MS);

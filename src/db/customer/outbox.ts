@@ -1,5 +1,5 @@
 import { and, asc, count, desc, eq, inArray, lt, lte, sql } from 'drizzle-orm';
-import { type Letter, nextTry, OPEN_STATES, type Posted, UNHEARD_MS } from '@/core/message/message';
+import { type Letter, nextTry, OPEN_STATES, openStates, type Posted, UNHEARD_MS } from '@/core/message/message';
 import { fail, ok, type Result } from '@/core/result';
 import type { UnitRecord } from '@/core/unit/unit-record';
 import type { Db, Reader, Tx } from '../engine/connection';
@@ -120,18 +120,18 @@ export async function messagesOf(db: Reader, most: number) {
       .from(outbox)
       .innerJoin(units, eq(outbox.unitId, units.id))
       .innerJoin(jobs, eq(units.jobId, jobs.id))
-      .orderBy(sql`${outbox.state} not in ${[...OPEN_STATES]}`, desc(outbox.at))
+      .orderBy(sql`${outbox.state} not in ${[...openStates('none')]}`, desc(outbox.at))
       .limit(most),
     db.select({ n: count() }).from(outbox),
   ]);
   return { shown, inAll: all?.n ?? 0 };
 }
 
-/** Messages that somebody has to look after. */
-export const openMessages = async (db: Reader): Promise<number> => {
+/** How many messages somebody has to look after. */
+export const openMessages = async (db: Reader, mail: 'goes' | 'none'): Promise<number> => {
   const [row] = await db
     .select({ n: count() })
     .from(outbox)
-    .where(inArray(outbox.state, [...OPEN_STATES]));
+    .where(inArray(outbox.state, [...openStates(mail)]));
   return row?.n ?? 0;
 };

@@ -4,6 +4,7 @@ import { openMessages } from '@/db/customer/outbox';
 import { theDb } from '@/db/engine/connection';
 import { CustomerList } from '@/ui/customer/customer-list';
 import { Go } from '@/ui/shell/go';
+import { mailGoes } from '../../_server/mail-goes';
 
 export const metadata: Metadata = { title: 'Customers' };
 
@@ -11,7 +12,7 @@ export const metadata: Metadata = { title: 'Customers' };
 export default async function CustomersPage({ searchParams }: { readonly searchParams: Promise<{ readonly q?: string }> }) {
   const text = (await searchParams).q?.trim() ?? '';
   const db = await theDb();
-  const [{ found, inAll }, messages] = await Promise.all([findCustomers(db, text), openMessages(db)]);
+  const [{ found, inAll }, messages] = await Promise.all([findCustomers(db, text), openMessages(db, mailGoes())]);
   return (
     <div className="max-w-5xl px-4 py-4">
       <h1 className="mb-2 text-xl font-bold">{text === '' ? `${inAll} customers` : `${inAll} customers with “${text}”`}</h1>

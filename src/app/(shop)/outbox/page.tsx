@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
-import { setting } from '@/config';
 import { messagesOf } from '@/db/customer/outbox';
 import { theDb } from '@/db/engine/connection';
 import { Outbox } from '@/ui/message/outbox';
+import { mailGoes } from '../../_server/mail-goes';
 
 export const metadata: Metadata = { title: 'Outbox' };
 
@@ -15,7 +15,7 @@ export default async function OutboxPage() {
     <div className="max-w-4xl px-4 py-4">
       <h1 className="mb-1 text-xl font-bold">Messages to customers</h1>
       <p className="mb-3 text-ink2">
-        {setting('EDDRIN_SMTP') === undefined
+        {mailGoes() === 'none'
           ? 'No mail server is set: messages to a mail address wait here. Read them out, or set one (EDDRIN_SMTP).'
           : 'What has a mail address goes by itself; the others are read out here.'}
         {inAll > shown.length ? ` ${shown.length} of ${inAll} are shown.` : ''}
