@@ -13,7 +13,7 @@ import { compared, helpsFor, mightHelp, planFor, sayHelpful } from './helps';
 import { sayReasons, whyLate } from './late';
 import { openFrom, promised } from './promise';
 import { sayLeftOut, sayPin, sayTurn } from './say-next';
-import { shiftsFrom } from './shifts';
+import { hoursBetween, shiftsFrom } from './shifts';
 import { axisOf, ticksOf, xOf } from './time-axis';
 import { type Supposed, saySupposed, supposing } from './what-if';
 import { atNow, type Done, workedAt } from './worked';
@@ -106,6 +106,20 @@ describe('when somebody is there', () => {
     ]);
     const forward = shiftsFrom(Date.UTC(2026, 2, 28, 19), 2, WEEK, []);
     expect(forward[1]).toEqual({ fromMin: 240, toMin: 420 });
+  });
+
+  test('hours between two moments: of whole days and parts of them, days off left out', () => {
+    vienna();
+    // From Friday 27 November 2026, 10:00, to Monday 30 November, 14:00: 5.5 h, Saturday 2 h, Sunday 4 h, Monday 4 h and 1 h.
+    const [from, until] = [Date.UTC(2026, 10, 27, 9), Date.UTC(2026, 10, 30, 13)];
+    expect(hoursBetween(from, until, WEEK, [])).toBe(5.5 + 2 + 4 + 5);
+    expect(hoursBetween(from, until, WEEK, [{ from: '2026-11-28', until: '', why: '' }])).toBe(5.5 + 4 + 5);
+    expect([hoursBetween(from, from, WEEK, []), hoursBetween(until, from, WEEK, [])]).toEqual([0, 0]);
+    // Over a month in which the clock is set they are the shifts’ own, told one by one.
+    const [march, april] = [Date.UTC(2026, 1, 28, 23), Date.UTC(2026, 2, 31, 22)];
+    const shifts = shiftsFrom(march, 31, weekHours(STANDARD_SHOP.hours), []);
+    const told = shifts.reduce((sum, s) => sum + s.toMin - s.fromMin, 0) / 60;
+    expect(hoursBetween(march, april, weekHours(STANDARD_SHOP.hours), [])).toBeCloseTo(told, 9);
   });
 });
 

@@ -3,7 +3,7 @@ import { type Month, monthOf } from '@/core/bill/month';
 import { onClock, whenOnClock } from '@/core/locale';
 import { may } from '@/core/people/role';
 import { WorkSchema } from '@/core/people/work';
-import { shiftsFrom } from '@/core/plan/shifts';
+import { hoursBetween } from '@/core/plan/shifts';
 import { stored } from '@/core/schema/stored';
 import { type ShopSettings, weekHours } from '@/core/shop/settings';
 import type { Reader } from '../engine/connection';
@@ -64,14 +64,10 @@ const owedAt = async (db: Reader, at: number): Promise<number> => {
 
 /** Hours that people were there for by their own hours, else the shop's. */
 const workedH = (workers: readonly (typeof people.$inferSelect)[], settings: ShopSettings, from: number, until: number): number => {
-  const days = Math.ceil((until - from) / 86_400_000) + 1;
-  const [most, MINUTE_MS] = [(until - from) / 60_000, 60_000];
   return workers.reduce((sum, p) => {
     const work = p.work === null ? null : Kept.parse(p.work);
     const since = Math.max(from, p.createdAt.getTime());
-    const shifts = shiftsFrom(from, days, weekHours(work?.hours ?? settings.hours), [...settings.closed, ...(work?.daysOff ?? [])]);
-    const minutes = shifts.reduce((m, s) => m + Math.max(0, Math.min(s.toMin, most) - Math.max(s.fromMin, (since - from) / MINUTE_MS)), 0);
-    return sum + minutes / 60;
+    return sum + hoursBetween(since, until, weekHours(work?.hours ?? settings.hours), [...settings.closed, ...(work?.daysOff ?? [])]);
   }, 0);
 };
 
