@@ -4,6 +4,7 @@ export * from './tables/bore';
 export * from './tables/cost';
 export * from './tables/customer';
 export * from './tables/kit';
+export * from './tables/machine';
 export * from './tables/people';
 export * from './tables/plan';
 export * from './tables/prove';

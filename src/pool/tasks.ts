@@ -24,6 +24,7 @@ import { daySheetPdf } from '@/papers/day-sheet-pdf';
 import { labelPdf } from '@/papers/label-pdf';
 import { quotePdf } from '@/papers/quote-pdf';
 import { type SectionFile, sectionSvg } from '@/papers/section-svg';
+import { ticketPdf } from '@/papers/ticket-pdf';
 import { travellerPdf } from '@/papers/traveller-pdf';
 import { verdictPdf } from '@/papers/verdict-pdf';
 
@@ -72,6 +73,7 @@ export const TASKS = {
   bill: (b: Parameters<typeof billPdf>) => renderToBuffer(billPdf(...b)),
   quote: (q: Parameters<typeof quotePdf>) => renderToBuffer(quotePdf(...q)),
   label: (l: Parameters<typeof labelPdf>) => renderToBuffer(labelPdf(...l)),
+  ticket: (t: Parameters<typeof ticketPdf>) => renderToBuffer(ticketPdf(...t)),
   traveller: async (t: {
     readonly sheet: Parameters<typeof travellerPdf>[0];
     readonly section: SectionFile | null;

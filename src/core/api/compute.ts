@@ -1,4 +1,6 @@
 import type { z } from 'zod';
+import { bleedPlan } from '../bleed/bleed-plan';
+import { BleedRequest } from '../bleed/bleed-schema';
 import { stackCheck } from '../close-up/stack-check';
 import { StackRequest } from '../close-up/stack-schema';
 import { routeCost } from '../cost/route-cost';
@@ -15,6 +17,8 @@ import { judgeBore } from '../judge/judge';
 import { JudgeRequest } from '../judge/judge-schema';
 import { kitMatch } from '../kit/kit-match';
 import { KitMatchRequest } from '../kit/kit-schema';
+import { lineOf, lineProblems } from '../line/line';
+import { LineRequest } from '../line/line-schema';
 import { airCheck } from '../prove/air-check';
 import { holdTest } from '../prove/hold-test';
 import { AirCheckRequest, HoldTestRequest } from '../prove/prove-schema';
@@ -63,6 +67,8 @@ export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map([
   ['hydraulics', calculation('What does a change of bore do?', HydraulicsRequest, hydraulics)],
   ['hold-test', calculation('Leaking, or settling?', HoldTestRequest, holdTest)],
   ['route-cost', calculation('Repair, sleeve, exchange, new, or give back?', RouteCostRequest, routeCost)],
+  ['bleed-plan', calculation('In which order is it bled, how much fluid, how many strokes?', BleedRequest, bleedPlan)],
+  ['line', calculation('How long is the tube cut, where is it bent, does it fit its ports?', LineRequest, lineOf, lineProblems)],
   ['schedule', calculation('Who does what next?', ScheduleRequest, schedule)],
   ['air-check', calculation('Is there air in it?', AirCheckRequest, (input, rules) => airCheck(input.fill, rules))],
 ]);

@@ -18,6 +18,8 @@ const MAY = {
   exit: ['lead', 'owner'],
   plan: ['technician', 'lead', 'counter', 'owner'],
   rules: ['lead', 'owner'],
+  /** Systems of machines, and bleeding them. */
+  machine: ['technician', 'lead', 'counter', 'owner'],
   prices: ['lead', 'owner'],
   'sign-first': ['technician', 'lead'],
   'sign-second': ['lead', 'owner'],

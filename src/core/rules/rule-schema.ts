@@ -2,7 +2,11 @@ import { z } from 'zod';
 import { text } from '../schema/text';
 import { RULE_NAMES, RULES, type Rules, STANDARD_RULES } from './rule-set';
 
-const valueSchema = (name: keyof typeof RULES) => z.number().min(RULES[name].min).max(RULES[name].max);
+const valueSchema = (name: keyof typeof RULES) => {
+  const { min, max, ...rule } = RULES[name];
+  const value = z.number().min(min).max(max);
+  return 'counts' in rule ? value.int() : value;
+};
 
 /** `rules: {name: value}` of a request: known names only. */
 export const RuleOverridesSchema = z

@@ -14,6 +14,8 @@ type Rule = {
   readonly min: number;
   readonly max: number;
   readonly why: string;
+  /** There for what is a whole number. */
+  readonly counts?: true;
 };
 
 /** Every rule: its standard value, its range (min is exclusive for spreads), and the reason a shop would give. */
@@ -226,6 +228,33 @@ export const RULES = {
     240,
     'Between two steps of a person on a unit; what took longer was something else, and counts for no bench time.',
   ),
+  flushTurnover: rule(
+    'Fluid that flushes a line',
+    2,
+    'times',
+    1e-6,
+    100,
+    'So many times what stands in it: new fluid mixes with the old one on its way.',
+  ),
+  strokeFill: rule('Of a stroke, what comes out', 0.9, '', 1e-6, 1, 'The pedal does not use all of it, and hoses give.'),
+  spareStrokes: wholeRule('Strokes kept back in the reservoir', 1, 'strokes', 0, 20, 'It is topped up this much before it could draw air.'),
+  bleedViscosityPaS: rule(
+    'Viscosity of the fluid that is bled',
+    0.016,
+    'Pa·s',
+    1e-6,
+    10,
+    'Brake fluid at the temperature of a yard; cold, it is several times that.',
+  ),
+  bleedDensityKgM3: rule('Density of the fluid', 1060, 'kg/m³', 1, 5000, 'What its height drives it by.'),
+  gravityLeastMlPerMin: rule('Least flow by gravity', 5, 'ml/min', 0, 1000, 'Slower, a bubble stands still in the line.'),
+  bleedVacuumKPa: rule('Vacuum at a bleed screw', 60, 'kPa', 0, 100, 'What a hand pump or a bottle holds.'),
+  pumpStrokeS: rule('A stroke with a helper', 3, 's', 1e-6, 600, 'Press, open, close, let go.'),
+  bottleMl: rule('A bottle of fluid', 500, 'ml', 1e-6, 100_000, 'As it is bought; what stands open takes up water.'),
+  bendRadiusMm: rule('Radius of a bend', 15, 'mm', 1e-6, 10_000, 'To the middle of the tube: that of the shop’s bender.'),
+  flareTakesMm: rule('Tube that a flare takes', 3, 'mm', 0, 100, 'Of each flared end. Flare a scrap piece and measure yours.'),
+  leastStraightMm: rule('Least straight between bends', 10, 'mm', 0, 1000, 'Less, and the bender cannot hold it.'),
+  nutRoomMm: rule('Straight at a flared end', 25, 'mm', 0, 1000, 'The nut slides back over it, and the flaring bar takes hold of it.'),
 } as const;
 
 function rule<S extends number | null>(
@@ -237,6 +266,11 @@ function rule<S extends number | null>(
   why: string,
 ): Rule & { readonly standard: S } {
   return { label, standard, unit, min, max, why };
+}
+
+/** A rule that counts. */
+function wholeRule<S extends number>(...of: Parameters<typeof rule<S>>): Rule & { readonly standard: S; readonly counts: true } {
+  return { ...rule(...of), counts: true };
 }
 
 export const RULE_NAMES = Object.keys(RULES) as readonly RuleName[];

@@ -7,6 +7,16 @@ const SUMS = [
   ['/sums/gap', 'Pushrod gap', 'Four depths, the gap they leave, and what to turn.'],
   ['/sums/hydraulics', 'What another bore does', 'Pressure, travel, reserve and force for each bore; a tandem with one circuit lost.'],
   ['/sums/clutch', 'Clutch release', 'From the pedal’s travel to the bearing’s, with what gap, hose and air take.'],
+  [
+    '/sums/bleed',
+    'Bleed',
+    'The system drawn: in which order, how many strokes, when to top up, how much fluid; and as a guide at the machine.',
+  ],
+  [
+    '/sums/line',
+    'Line',
+    'A tube’s length to cut, where each bend starts, flares and seats, a ticket in true scale, and why a union leaks.',
+  ],
   ['/sums/fluids', 'What touches what', 'Fluid, rubber and lubricant; one fluid after another; the swell test.'],
   ['/sums/hole', 'Clevis hole and pin', 'Play and ovality, and the pedal that they cost.'],
   ['/sums/vacuum', 'Vacuum hold', 'A booster’s vacuum over time, read or from a gauge’s log.'],
