@@ -43,6 +43,7 @@ import { CUSTOMERS, STORIES, type Story, type Trouble } from './scenario';
 import { SHOP } from './shop';
 import { insertArticle, insertFitment } from './shop-setup';
 import { sundries } from './sundries';
+import { bledBefore, identifyKnown, keepSystems } from './systems';
 import { VARIANTS } from './variants';
 
 const HOUR_MS = 3_600_000;
@@ -112,6 +113,8 @@ const stockStore = async (db: Db, now: number): Promise<void> => {
   const all = [...KITS.map((k) => asArticle(k, now)), ...sundries(now, (below) => Math.floor(drawers.next() * below))];
   for (const [article, lots] of all) await insertArticle(db, article, lots, now - 300 * 24 * HOUR_MS, 'ida-brandvik');
   for (const fitment of FITMENTS) await insertFitment(db, fitment, now - 300 * 24 * HOUR_MS);
+  await keepSystems(db, now - 90 * 24 * HOUR_MS);
+  await bledBefore(db, now);
   await db.transaction((tx) => setPrices(tx, { personId: 'tobin-salke', at: now - 120 * 24 * HOUR_MS }, 'prices of the year', PRICES));
 };
 
@@ -194,6 +197,7 @@ const live = async (
       on: { kind: 'unit', id: unitId },
       phase: 'out',
     });
+  if (story.at === 'released') await identifyKnown(db, work, story);
   await run(work, story, db, random, now);
   if (story.finish !== undefined) await work.finish(story.finish[0], now - story.finish[1] * HOUR_MS);
   if (story.trouble !== undefined) await trouble(work, story.trouble, db, random);

@@ -14,8 +14,9 @@ export const theLog = (): ReturnType<typeof pino> => {
   return globalThis.eddrinLog;
 };
 
-/** An address without what opens something to whoever has it: a customer's quote, a person's calendar. */
-export const sayPath = (path: unknown): unknown => (typeof path === 'string' ? path.replace(/\/(quote|calendar)\/[^/?]+/, '/$1/…') : path);
+/** An address without what opens something to whoever has it: a customer's quote, a person's calendar, a unit's fitting sheet. */
+export const sayPath = (path: unknown): unknown =>
+  typeof path === 'string' ? path.replace(/\/(quote|calendar|fitting\/[^/?]+)\/[^/?]+/, '/$1/…') : path;
 
 /** An error without the values of the statement that failed: the database's own message lists them, whatever they are. */
 export const sayError = (error: unknown): unknown => {

@@ -15,8 +15,8 @@ type Certificate = {
   readonly key: string | null;
 };
 
-/** The certificate: what was done and proved, what was not, who signed. Everything on it comes from the hashed statement. */
-export const certificatePdf = (c: Certificate, origin: string) => {
+/** The certificate: what was done and proved, what was not, who signed. Everything on it comes from the hashed statement. @param fitting address of the unit’s fitting sheet */
+export const certificatePdf = (c: Certificate, origin: string, fitting: string) => {
   const s = c.statement;
   return (
     <Document title={`Certificate ${c.number}, ${s.tag}`}>
@@ -64,6 +64,13 @@ export const certificatePdf = (c: Certificate, origin: string) => {
         )}
         <Text style={styles.head}>CAUTIONS FOR FITTING</Text>
         <Lines lines={s.cautions} />
+        <View wrap={false} style={{ flexDirection: 'row', gap: 8, alignItems: 'center', marginTop: 4 }}>
+          <QrCode text={fitting} size={52} />
+          <View style={{ flex: 1 }}>
+            <Text>What was set and how it is checked, filled and bled on the machine stands on its fitting sheet:</Text>
+            <Text style={{ fontSize: 7, color: second }}>{fitting}</Text>
+          </View>
+        </View>
         <Text style={styles.head}>SIGNED</Text>
         {s.signatures.map((x) => (
           <Row key={x.name} name={`${x.name}, ${ROLE_WORDS[x.role]}`} value={sayFullDate(x.at)} />

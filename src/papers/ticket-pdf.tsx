@@ -3,12 +3,13 @@ import { FLARES } from '@/core/line/flare';
 import type { Line } from '@/core/line/line';
 import type { LineSheet } from '@/core/line/line-sheet';
 import { type TicketPiece, ticketMarks, ticketPieces } from '@/core/line/ticket';
+import { fixed, plain, rewritten } from '@/core/quantity/figure';
 import { ink, printable, second, styles } from './pdf-kit';
 
 /** A millimetre on paper, in points. */
 const MM = 72 / 25.4;
 /** Of the tube on a line of the paper, and beside it, mm. */
-const [PIECE_MM, SIDE_MM] = [160, 8];
+const [PIECE_MM, SIDE_MM] = [150, 8];
 /** Labels nearer than this stand on rows of their own, mm. */
 const NEAR_MM = 26;
 
@@ -16,12 +17,12 @@ const NEAR_MM = 26;
 export const ticketPdf = (sheet: LineSheet, line: Line) => {
   const marks = ticketMarks(sheet, line);
   return (
-    <Document title={`Tube, ${line.cutMm.toFixed(1)} mm`}>
+    <Document title={`Tube, ${fixed(line.cutMm, 1)} mm`}>
       <Page size="A4" style={{ ...styles.page, paddingHorizontal: 45 }}>
-        <Text style={{ fontSize: 20, fontWeight: 700, lineHeight: 1.2 }}>{`Cut ${line.cutMm.toFixed(1)} mm`}</Text>
+        <Text style={{ fontSize: 20, fontWeight: 700, lineHeight: 1.2 }}>{`Cut ${fixed(line.cutMm, 1)} mm`}</Text>
         <Text>
           {printable(
-            `Tube ⌀ ${sheet.tubeOdMm} mm. ${sheet.ends.map((e, i) => `${i === 0 ? 'Start' : 'End'}: ${FLARES[e.flare].label}${e.nut === '' ? '' : `, nut ${e.nut}`}`).join('. ')}.`,
+            `Tube ⌀ ${plain(sheet.tubeOdMm)} mm. ${sheet.ends.map((e, i) => `${i === 0 ? 'Start' : 'End'}: ${FLARES[e.flare].label}${e.nut === '' ? '' : `, nut ${e.nut}`}`).join('. ')}.`,
           )}
         </Text>
         <Ruler />
@@ -30,7 +31,7 @@ export const ticketPdf = (sheet: LineSheet, line: Line) => {
         ))}
         {line.warnings.map((w) => (
           <Text key={w.text} style={{ marginTop: 3 }}>
-            {printable(w.text)}
+            {printable(rewritten(w.text))}
           </Text>
         ))}
         <Text style={{ marginTop: 6, color: second }}>
@@ -44,15 +45,13 @@ export const ticketPdf = (sheet: LineSheet, line: Line) => {
 /** What shows that the printer has not shrunk it. */
 const Ruler = () => (
   <View style={{ marginTop: 8 }} wrap={false}>
-    <Svg width={110 * MM} height={9 * MM} viewBox="0 0 110 9">
+    <Svg width={110 * MM} height={5 * MM} viewBox="0 0 110 5">
       <Stroke x1={2} y1={1} x2={102} y2={1} stroke={ink} strokeWidth={0.25} />
       {Array.from({ length: 11 }, (_, i) => (
         <Stroke key={i} x1={2 + 10 * i} y1={0.5} x2={2 + 10 * i} y2={i % 5 === 0 ? 4 : 2.5} stroke={ink} strokeWidth={0.25} />
       ))}
-      <Text x={2} y={7.5} style={{ fontSize: 2.8 }}>
-        Lay a ruler on it: 100 mm from end to end. If not, print it again without fitting it to the page.
-      </Text>
     </Svg>
+    <Text style={{ fontSize: 8 }}>Lay a ruler on it: 100 mm from end to end. If not, print it again without fitting it to the page.</Text>
   </View>
 );
 
@@ -67,7 +66,8 @@ const Piece = ({ piece, joint }: { readonly piece: TicketPiece; readonly joint: 
     return row;
   });
   const height = 17 + 6.5 * taken.length;
-  const width = PIECE_MM + 2 * SIDE_MM;
+  // Room for the words of a mark at its end.
+  const width = PIECE_MM + 3 * SIDE_MM;
   return (
     <View style={{ marginTop: 4 }} wrap={false}>
       <Svg width={width * MM} height={height * MM} viewBox={`0 0 ${width} ${height}`}>
@@ -78,7 +78,12 @@ const Piece = ({ piece, joint }: { readonly piece: TicketPiece; readonly joint: 
         {joint.map(
           (no, end) =>
             no !== null && (
-              <Text key={end} x={end === 0 ? 0 : SIDE_MM + PIECE_MM + 1.5} y={7} style={{ fontSize: 3.2, fontWeight: 700 }}>
+              <Text
+                key={end}
+                x={end === 0 ? 0 : SIDE_MM + PIECE_MM + 1.5}
+                y={7}
+                style={{ fontFamily: 'B612', fontSize: 3.2, fontWeight: 700 }}
+              >
                 {`>${no}<`}
               </Text>
             ),
@@ -88,10 +93,10 @@ const Piece = ({ piece, joint }: { readonly piece: TicketPiece; readonly joint: 
           return (
             <G key={`${m.atMm} ${m.what}`}>
               <Stroke x1={x} y1={1} x2={x} y2={y - 2.6} stroke={ink} strokeWidth={m.of === 'end' ? 0.5 : 0.25} />
-              <Text x={Math.min(x - 1, width - 30)} y={y} style={{ fontSize: 2.9, fontWeight: 700 }}>
-                {m.atMm.toFixed(1)}
+              <Text x={x + 0.8} y={y} style={{ fontFamily: 'B612', fontSize: 2.9, fontWeight: 700 }}>
+                {fixed(m.atMm, 1)}
               </Text>
-              <Text x={Math.min(x - 1, width - 30)} y={y + 2.9} style={{ fontSize: 2.5 }}>
+              <Text x={x + 0.8} y={y + 2.9} style={{ fontFamily: 'B612', fontSize: 2.4 }}>
                 {printable(m.what)}
               </Text>
             </G>

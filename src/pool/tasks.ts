@@ -21,6 +21,7 @@ import { billPdf } from '@/papers/bill-pdf';
 import { boreMapSvg, profileSvg } from '@/papers/bore-svg';
 import { certificatePdf } from '@/papers/certificate-pdf';
 import { daySheetPdf } from '@/papers/day-sheet-pdf';
+import { fittingSheetPdf } from '@/papers/fitting-sheet-pdf';
 import { labelPdf } from '@/papers/label-pdf';
 import { quotePdf } from '@/papers/quote-pdf';
 import { type SectionFile, sectionSvg } from '@/papers/section-svg';
@@ -72,6 +73,7 @@ export const TASKS = {
   'day-sheet': (d: Parameters<typeof daySheetPdf>) => renderToBuffer(daySheetPdf(...d)),
   bill: (b: Parameters<typeof billPdf>) => renderToBuffer(billPdf(...b)),
   quote: (q: Parameters<typeof quotePdf>) => renderToBuffer(quotePdf(...q)),
+  'fitting-sheet': (f: Parameters<typeof fittingSheetPdf>) => renderToBuffer(fittingSheetPdf(...f)),
   label: (l: Parameters<typeof labelPdf>) => renderToBuffer(labelPdf(...l)),
   ticket: (t: Parameters<typeof ticketPdf>) => renderToBuffer(ticketPdf(...t)),
   traveller: async (t: {

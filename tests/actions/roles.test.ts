@@ -1,6 +1,7 @@
 import { beforeAll, describe, expect, test, vi } from 'vitest';
 import * as backup from '@/app/actions/backup';
 import * as bill from '@/app/actions/bill';
+import * as bleed from '@/app/actions/bleed';
 import * as bookIn from '@/app/actions/book-in';
 import * as closeUp from '@/app/actions/close-up';
 import * as customers from '@/app/actions/customers';
@@ -45,6 +46,7 @@ vi.mock('next/cache', () => ({ revalidatePath: () => undefined }));
 const actions = {
   ...backup,
   ...bill,
+  ...bleed,
   ...bookIn,
   ...closeUp,
   ...customers,
@@ -165,6 +167,9 @@ const ASKS: { readonly [A in Exclude<keyof typeof actions, (typeof AT_THE_DOOR)[
   pinAction: 'plan',
   unpinAction: 'plan',
   offerPlanAction: 'plan',
+  keepSystemAction: 'machine',
+  dropSystemAction: 'machine',
+  saveBleedAction: 'machine',
   keepDraftAction: 'see-shop',
   dropDraftAction: 'see-shop',
   sayTimeAction: 'rules',

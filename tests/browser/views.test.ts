@@ -72,6 +72,9 @@ describe('signing in', () => {
     '/customers',
     '/customers/customer-2',
     '/outbox',
+    '/sums/bleed',
+    '/sums/bleed/live',
+    '/sums/line',
     '/you',
     '/units/SQ-0012/prove',
     '/units/SQ-0012/hand-over',
@@ -81,7 +84,13 @@ describe('signing in', () => {
   });
 
   test('papers, photos and the rig’s stream are closed to nobody', async () => {
-    const papers = ['/api/v1/units/SQ-0001/certificate.pdf', '/api/v1/units/SQ-0012/label.svg', '/api/v1/units/SQ-0012/kit-sets'];
+    const papers = [
+      '/api/v1/units/SQ-0001/certificate.pdf',
+      '/api/v1/units/SQ-0012/label.svg',
+      '/api/v1/units/SQ-0012/kit-sets',
+      '/api/v1/units/SQ-0012/fitting',
+      '/api/v1/line/ticket.pdf',
+    ];
     const store = ['find?q=1', 'identify?boreMm=22', 'export/kits.csv', 'export/stock.xlsx'].map((of) => `/api/v1/store/${of}`);
     for (const path of [...papers, ...store, '/api/v1/rig/stream']) expect((await fetch(app.origin + path)).status).toBe(401);
     expect((await fetch(`${app.origin}/photos/demo-001-1`)).status).toBe(401);
@@ -134,6 +143,10 @@ describe('every main view, in both themes', () => {
     '/sums/fluids?fluid=mineral&rubber=epdm&was=dot-4',
     '/sums/hole?longMm=8.6&shortMm=8.3&pinMm=7.9&ratio=5',
     '/sums/vacuum?samples=0:67,10:65,20:63',
+    '/sums/bleed?shape=diagonal',
+    '/sums/bleed?kept=system-4',
+    '/sums/bleed/live?shape=lever-two',
+    '/sums/line',
     '/rig',
     '/book',
     '/rules',

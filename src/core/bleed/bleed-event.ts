@@ -17,3 +17,6 @@ export const BleedEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('firm'), at, travelMm: z.number().positive().max(1000) }),
 ]);
 export type BleedEvent = z.output<typeof BleedEventSchema>;
+
+/** What was done, before its moment is known. */
+export type BleedDeed = BleedEvent extends infer E ? (E extends BleedEvent ? Omit<E, 'at'> : never) : never;

@@ -1,5 +1,5 @@
 import { FLUIDS } from '../fluid/fluid';
-import { fixed } from '../quantity/figure';
+import { fixed, rewritten } from '../quantity/figure';
 import { BLEED_METHODS } from './bleed-method';
 import type { BleedPlan, BleedStep, BleedWarning } from './bleed-plan';
 import { ODDITIES, SCREW_LOW_TO_DO } from './end-kind';
@@ -44,10 +44,10 @@ export const bleedAsText = (system: System, plan: BleedPlan): string =>
     `Bleed ${system.name}`,
     ...plan.order.map(sayStep),
     plan.topUpEvery === null ? 'Keep the reservoir full all the while.' : `Top up every ${plan.topUpEvery} strokes.`,
-    `Fluid: ${fixed(plan.freshMl, 0)} ml, ${plan.bottles} bottles${system.fluidFresh == null ? '' : ` of ${FLUIDS[FLUID_OF[system.fluidFresh]].label}`}.`,
+    `Fluid: ${fixed(plan.freshMl, 0)} ml, ${plan.bottles} ${plan.bottles === 1 ? 'bottle' : 'bottles'}${system.fluidFresh == null ? '' : ` of ${FLUIDS[FLUID_OF[system.fluidFresh]].label}`}.`,
     ...plan.methods.map(
       (m) => `By ${BLEED_METHODS[m.method].label}: ${sayMinutes(m.minutes)}, ${m.people === 1 ? 'one person' : `${m.people} people`}.`,
     ),
-    ...plan.warnings.map((w) => `Mind: ${w.text} ${warningToDo(w)}`),
+    ...plan.warnings.map((w) => `Mind: ${rewritten(w.text)} ${warningToDo(w)}`),
     ...oddAdvice(system.ends).map((a) => `Mind: ${a.says} ${a.toDo}`),
   ].join('\n');

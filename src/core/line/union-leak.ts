@@ -125,7 +125,10 @@ export const unionSuspects = (answers: UnionAnswers): readonly LikelySuspect[] =
   return weighed.map(({ suspect, weight }) => ({ suspect, chance: weight / all })).sort((a, b) => b.chance - a.chance);
 };
 
-/** The open question whose answer is expected to tell most: the least entropy that is left. */
+/** What an answer costs beside the others: looking, asking, or opening the union. */
+const COST: { readonly [Q in UnionQuestion]: number } = { where: 1, before: 1, nut: 2, seat: 3, flare: 3 };
+
+/** The open question whose answer is expected to tell most for what it costs, by the entropy that it leaves. */
 export const nextQuestion = (answers: UnionAnswers): UnionQuestion | undefined => {
   const open = UNION_QUESTION_NAMES.filter((q) => answers[q] === undefined);
   const now = unionSuspects(answers);
@@ -134,7 +137,8 @@ export const nextQuestion = (answers: UnionAnswers): UnionQuestion | undefined =
       const chance = now.reduce((c, s) => c + s.chance * chanceOf(s.suspect, q, a), 0);
       return sum + chance * entropy(unionSuspects({ ...answers, [q]: a }));
     }, 0);
-  return [...open].sort((a, b) => leftAfter(a) - leftAfter(b))[0];
+  const worth = (q: UnionQuestion): number => (entropy(now) - leftAfter(q)) / COST[q];
+  return [...open].sort((a, b) => worth(b) - worth(a))[0];
 };
 
 const entropy = (all: readonly LikelySuspect[]): number =>

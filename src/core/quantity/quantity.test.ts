@@ -89,6 +89,8 @@ test.each([
   ['x SQ-0042', undefined],
   ['http://bench.shop/verify/SQ-0042', undefined],
   ['22.241', undefined],
+  ['https://shop.example/fitting/SQ-0044/0123456789abcdef0123456789abcdef', 'SQ-0044'],
+  ['https://shop.example/fitting/SQ-0044/0123', undefined],
 ])('a scanner that types %j means %s', (typed, tag) => expect(scannedTag(typed)).toBe(tag));
 
 test('printing', () => {

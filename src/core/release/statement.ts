@@ -74,10 +74,14 @@ export type ReleaseContext = {
   readonly rules: Rules;
 };
 
+/** Who fits, bleeds and tries it. */
+export const FITTING_CAUTION =
+  'Fitting, bleeding and the road test belong to licensed people, by the machine’s workshop manual and local rules.';
+
 /** What whoever fits the unit has to mind; of fluid and gap only where it has them. */
 const cautionsFor = (r: UnitRecord): readonly string[] => [
   ...fluidCautions(r),
-  'Fitting, bleeding and the road test belong to licensed people, by the machine’s workshop manual and local rules.',
+  FITTING_CAUTION,
   ...(r.family.hasGap ? ['Set the pushrod gap on the machine: with no gap the brakes can apply themselves when they warm.'] : []),
 ];
 

@@ -198,7 +198,7 @@ describe('why not', () => {
 
 test('who may do what', () => {
   expect(Object.fromEntries(ROLES.map((role) => [role, DOINGS.filter((d) => may(role, d))]))).toEqual({
-    technician: ['see', 'book-in', 'bench', 'kit', 'files', 'plan', 'sign-first'],
+    technician: ['see', 'book-in', 'bench', 'kit', 'files', 'plan', 'machine', 'sign-first'],
     lead: [
       'see',
       'offer',
@@ -213,12 +213,13 @@ test('who may do what', () => {
       'exit',
       'plan',
       'rules',
+      'machine',
       'prices',
       'sign-first',
       'sign-second',
       'see-shop',
     ],
-    counter: ['see', 'offer', 'bill', 'book-in', 'correct', 'kit', 'files', 'plan'],
+    counter: ['see', 'offer', 'bill', 'book-in', 'correct', 'kit', 'files', 'plan', 'machine'],
     owner: [
       'see',
       'offer',
@@ -231,6 +232,7 @@ test('who may do what', () => {
       'exit',
       'plan',
       'rules',
+      'machine',
       'prices',
       'sign-second',
       'see-shop',

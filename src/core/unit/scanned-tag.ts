@@ -1,9 +1,9 @@
 import { locale } from '../locale';
 import { tagNumber } from './unit-record';
 
-/** The tag in what a scanner typed: the tag itself, or an address of ours that ends in it, as the label's code has it; undefined where it is none. */
+/** The tag in what a scanner typed: the tag itself, or an address of ours that names it, as the codes of labels have it; undefined where it is none. */
 export const scannedTag = (typed: string): string | undefined => {
-  const tag = /^(?:https?:\/\/\S+\/units\/)?([a-z]+-\d{4,9})$/i.exec(typed.trim())?.[1]?.toUpperCase();
+  const tag = /^(?:https?:\/\/\S+\/(?:units|fitting)\/)?([a-z]+-\d{4,9})(?:\/[0-9a-f]{32})?$/i.exec(typed.trim())?.[1]?.toUpperCase();
   return tag === undefined || tagNumber(tag) === undefined ? undefined : tag;
 };
 

@@ -1,23 +1,13 @@
-import { desc, eq } from 'drizzle-orm';
+import { count, desc, eq } from 'drizzle-orm';
 import { z } from 'zod';
-import { type BleedEvent, BleedEventSchema } from '@/core/bleed/bleed-event';
-import type { BleedMethod } from '@/core/bleed/bleed-plan';
+import type { Bleed } from '@/core/bleed/bleed';
+import { BleedEventSchema } from '@/core/bleed/bleed-event';
 import type { SaveBleedSchema } from '@/core/bleed/bleed-schemas';
-import { type System, SystemSchema } from '@/core/bleed/system';
+import { SystemSchema } from '@/core/bleed/system';
 import { fail, ok, type Result } from '@/core/result';
 import type { SaveError } from '@/core/unit/save-error';
 import type { Db, Reader } from '../engine/connection';
 import { bleeds, people } from '../tables';
-
-/** A bleed as it was done. */
-export type Bleed = {
-  readonly id: string;
-  readonly by: string;
-  readonly startedAt: number;
-  readonly method: BleedMethod;
-  readonly system: System;
-  readonly events: readonly BleedEvent[];
-};
 
 /** Keeps all that was done so far; of two that tell of one bleed, the one that went on longer counts. */
 export const saveBleed = (
@@ -39,6 +29,8 @@ export const saveBleed = (
   });
 
 const Events = z.array(BleedEventSchema);
+
+export const countBleeds = async (db: Reader): Promise<number> => (await db.select({ n: count() }).from(bleeds))[0]?.n ?? 0;
 
 /** The last bleeds, so many of them. */
 export const lastBleeds = async (db: Reader, most: number): Promise<readonly Bleed[]> => {

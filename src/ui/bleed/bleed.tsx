@@ -33,6 +33,12 @@ export function Bleed({
 }) {
   const [system, setSystem] = useState(start.system);
   const [picked, setPicked] = useState(start.system.ends[0]?.at ?? null);
+  // A place that is called otherwise is the same one: what is typed in its form stays.
+  const [form, setForm] = useState(0);
+  const pick = (next: string | null): void => {
+    setPicked(next);
+    setForm((n) => n + 1);
+  };
   const [filled, setFilled] = useState(0);
   useAddress('/sums/bleed', systemQuery(system));
   const plan = useMemo(() => bleedPlan({ ...questionOf(system), rules: null }, rules), [system, rules]);
@@ -44,7 +50,7 @@ export function Bleed({
   };
   const take = (next: System): void => {
     say(next);
-    setPicked(next.ends[0]?.at ?? null);
+    pick(next.ends[0]?.at ?? null);
   };
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
@@ -63,26 +69,26 @@ export function Bleed({
           Bleed it now
         </Go>
       </div>
-      <Scroll label="The system, drawn">
-        <SystemView system={system} plan={plan} filled={filled} picked={place} onPick={setPicked} />
-      </Scroll>
-      <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
-        <div className="grid content-start gap-4">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+        <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-4">
+          <Scroll label="The system, drawn">
+            <SystemView system={system} plan={plan} filled={filled} picked={place} onPick={pick} />
+          </Scroll>
           <div className="flex flex-wrap items-end gap-3">
-            <SelectField label="Place" className="w-56" value={place} none="none picked" options={places} onSay={setPicked} />
+            <SelectField label="Place" className="w-56" value={place} none="none picked" options={places} onSay={pick} />
             <button
               type="button"
               className="btn-quiet"
               onClick={() => {
                 const next = withCircuit(system);
                 say(next.system);
-                setPicked(next.place);
+                pick(next.place);
               }}
             >
               Another circuit
             </button>
           </div>
-          {place !== null && <PlaceForm key={place} system={system} place={place} onSay={say} onPick={setPicked} />}
+          {place !== null && <PlaceForm key={form} system={system} place={place} onSay={say} onPick={pick} onName={setPicked} />}
           <SystemFields system={system} order={plan.order.map((s) => s.endId)} onSay={say} />
         </div>
         <div className="grid content-start gap-4" aria-live="polite">

@@ -4,7 +4,7 @@ import type { BleedPlan } from '@/core/bleed/bleed-plan';
 import { residualOf, sayResidual } from '@/core/bleed/residual';
 import { oddAdvice, warningToDo } from '@/core/bleed/say-bleed';
 import type { System } from '@/core/bleed/system';
-import { fixed } from '@/core/quantity/figure';
+import { fixed, rewritten } from '@/core/quantity/figure';
 import { pressureIn } from '@/core/quantity/say';
 import { useUnits } from '../shell/units-context';
 
@@ -23,7 +23,7 @@ export function EndNotes({
     <>
       {plan.warnings.map((w) => (
         <p key={`${w.code}-${w.endId}`} className={`border-l-4 pl-3 ${w.code === 'does-not-mix' ? 'border-red' : 'border-amber'}`}>
-          {w.text} {warningToDo(w)}
+          {rewritten(w.text)} {warningToDo(w)}
         </p>
       ))}
       {odd.map((a) => (

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useMemo, useRef } from 'react';
-import type { BleedEvent } from '@/core/bleed/bleed-event';
+import type { BleedDeed, BleedEvent } from '@/core/bleed/bleed-event';
 import { type BleedNow, bleedNow, CLEAR_S, undone } from '@/core/bleed/bleed-guide';
 import { BLEED_METHODS, firstSteps, LAST_STEP, RENEW_STEP } from '@/core/bleed/bleed-method';
 import { type BleedRules, bleedPlan } from '@/core/bleed/bleed-plan';
@@ -50,7 +50,7 @@ export function Guide({
     const lock = navigator.wakeLock?.request('screen').catch(() => undefined);
     return () => void lock?.then((l) => l?.release());
   }, []);
-  const add = (event: Unstamped): void => onChange([...events, { ...event, at: Date.now() } as BleedEvent]);
+  const add = (event: BleedDeed): void => onChange([...events, { ...event, at: Date.now() } as BleedEvent]);
   const round = events.slice(events.findLastIndex((e) => e.kind === 'spongy') + 1);
   const filled = plan.order.filter((s) => round.some((e) => e.kind === 'clear' && e.endId === s.endId)).length;
   const said = sayNow(now, method, steps);
@@ -99,9 +99,6 @@ export function Guide({
 
 /** The end that is being done; none before and after. */
 const endOf = (now: BleedNow): string | undefined => ('step' in now && typeof now.step === 'object' ? now.step.endId : undefined);
-
-/** An event before its moment is known. */
-type Unstamped = BleedEvent extends infer E ? (E extends BleedEvent ? Omit<E, 'at'> : never) : never;
 
 const saySent = (sent: Sent): string => {
   switch (sent.kind) {
@@ -166,7 +163,7 @@ const sayNow = (now: BleedNow, method: BleedDraft['method'], steps: readonly str
   }
 };
 
-type Key = { readonly text: string; readonly event: Unstamped; readonly waits?: boolean };
+type Key = { readonly text: string; readonly event: BleedDeed; readonly waits?: boolean };
 
 /** What the big key does now; none where a form or a list stands for it. */
 const keyOf = (now: BleedNow): Key | undefined => {
@@ -201,7 +198,7 @@ function Keys({
 }: {
   readonly now: BleedNow;
   readonly events: readonly BleedEvent[];
-  readonly add: (event: Unstamped) => void;
+  readonly add: (event: BleedDeed) => void;
   readonly onUndo: () => void;
 }) {
   const big = useRef<HTMLButtonElement>(null);

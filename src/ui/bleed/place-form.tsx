@@ -14,10 +14,12 @@ type Props = {
   readonly place: string;
   readonly onSay: (system: System) => void;
   readonly onPick: (place: string) => void;
+  /** It is called otherwise now. */
+  readonly onName: (place: string) => void;
 };
 
 /** What is known of the place that is picked: the line to it, the screws on it; and what is joined to it next. */
-export function PlaceForm({ system, place, onSay, onPick }: Props) {
+export function PlaceForm({ system, place, onSay, onPick, onName }: Props) {
   const units = useUnits();
   const line = system.lines.find((l) => l.to === place);
   const ends = system.ends.filter((e) => e.at === place);
@@ -29,7 +31,7 @@ export function PlaceForm({ system, place, onSay, onPick }: Props) {
   return (
     <fieldset className="grid min-w-0 gap-3 border-l-4 border-act pl-3">
       <legend className="sr-only">{place}</legend>
-      <NameField system={system} place={place} onSay={onSay} onPick={onPick} />
+      <NameField system={system} place={place} onSay={onSay} onName={onName} />
       {line !== undefined && (
         <div className="flex flex-wrap items-end gap-3">
           <LengthField
@@ -83,13 +85,13 @@ export function PlaceForm({ system, place, onSay, onPick }: Props) {
 }
 
 /** The name, changed once the field is left: a name that is another’s stays as it was. */
-function NameField({ system, place, onSay, onPick }: Props) {
+function NameField({ system, place, onSay, onName }: Omit<Props, 'onPick'>) {
   const [name, setName] = useState(place);
   const done = (): void => {
     const next = renamed(system, place, name.trim());
     if (next === system) return setName(place);
     onSay(next);
-    onPick(name.trim());
+    onName(name.trim());
   };
   return (
     <form
@@ -143,7 +145,7 @@ function EndFields({
       <div className="flex flex-wrap items-end gap-3">
         <LengthField
           label={`Below the reservoir’s fluid, ${units.length}`}
-          className="w-48"
+          className="w-56"
           hint="− above it"
           value={end.dropMm ?? null}
           onSay={(dropMm) => onSay({ dropMm })}

@@ -56,7 +56,7 @@ export function SystemFields({
         />
         <LengthField
           label={`Stroke of a circuit, ${units.length}`}
-          className="w-40"
+          className="w-48"
           value={master.strokeMm}
           onSay={(mm) => mm !== null && mm > 0 && say({ strokeMm: mm })}
         />

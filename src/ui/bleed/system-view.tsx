@@ -168,7 +168,7 @@ function Place({
           <rect x={x - 13} y={y - 9} width="26" height="18" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2" />
           {ends.map((e, i) => (
             <g key={e.id}>
-              <Screw x={x - 4 + i * 9} y={y} sits={e.screwOnTop == null ? 'unknown' : e.screwOnTop ? 'top' : 'low'} />
+              <Screw x={x + 9 - i * 18} y={y} sits={e.screwOnTop == null ? 'unknown' : e.screwOnTop ? 'top' : 'low'} />
               <circle
                 cx={x - 26 - i * 24}
                 cy={y + 2}
@@ -187,7 +187,7 @@ function Place({
               >
                 {plan.order.findIndex((s) => s.endId === e.id) + 1}
               </text>
-              <text x={x} y={y + 27 + i * 14} textAnchor="middle" fontSize="12" fill="var(--ink)">
+              <text x={x} y={y + 30 + i * 14} textAnchor="middle" fontSize="12" fill="var(--ink)">
                 {e.id}
                 {e.dropMm == null ? ', height?' : ''}
               </text>

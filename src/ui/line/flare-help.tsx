@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { FLARES, flaresFor } from '@/core/line/flare';
 import { TIGHT, WASHERS, WHY_NOT_TIGHTER } from '@/core/line/union-torque';
-import { fixed } from '@/core/quantity/figure';
+import { fixed, rewritten } from '@/core/quantity/figure';
 import { SEAT_NAMES, SEATS, type Seat } from '@/core/quantity/thread';
 import { Choices } from '../field/choices';
 import { Scroll } from '../unit/scroll';
@@ -79,7 +79,7 @@ export function FlareHelp({ open = false }: { readonly open?: boolean }) {
             <ul>
               {TIGHT.map((t) => (
                 <li key={t.what} className="border-b border-hair py-1">
-                  {t.what}: <b>{t.nm}</b>
+                  {rewritten(t.what)}: <b>{t.nm}</b>
                 </li>
               ))}
             </ul>

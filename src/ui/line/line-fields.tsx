@@ -3,6 +3,7 @@
 import { FLARE_NAMES, FLARES } from '@/core/line/flare';
 import type { LineRules } from '@/core/line/line';
 import { type LineSheet, type SheetBend, type SheetCoil, type SheetEnd, withLeg, withoutLeg } from '@/core/line/line-sheet';
+import { sayLength } from '@/core/quantity/say';
 import { SEAT_NAMES, SEATS, THREADS } from '@/core/quantity/thread';
 import { AngleField, LengthField, NumberField } from '../field/quantity-field';
 import { SelectField } from '../field/select-field';
@@ -34,6 +35,7 @@ export function LineFields({ sheet, rules, onSay }: Props) {
       <LengthField
         label={`Tube, outside ⌀, ${units.length}`}
         className="w-40"
+        fine
         value={sheet.tubeOdMm}
         onSay={(mm) => mm !== null && mm > 0 && onSay({ ...sheet, tubeOdMm: mm })}
       />
@@ -54,8 +56,9 @@ export function LineFields({ sheet, rules, onSay }: Props) {
                 onSay={(deg) => deg !== null && deg > 0 && deg < 180 && bend(i, { angleDeg: deg })}
               />
               <LengthField
-                label={`Radius, ${units.length}; empty: ${rules.bendRadiusMm} mm`}
-                className="w-44"
+                label={`Radius, ${units.length}`}
+                className="w-32"
+                hint={`empty: ${sayLength(rules.bendRadiusMm, units)}`}
                 value={sheet.bends[i].radiusMm}
                 onSay={(mm) => (mm === null || mm > 0) && bend(i, { radiusMm: mm })}
               />

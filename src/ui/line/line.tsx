@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { type LineRules, lineOf, lineProblems } from '@/core/line/line';
 import { type LineSheet, lineQuery, lineQuestion } from '@/core/line/line-sheet';
 import { lineAsText } from '@/core/line/say-line';
+import { rewritten } from '@/core/quantity/figure';
 import { sayLength } from '@/core/quantity/say';
 import { useUnits } from '../shell/units-context';
 import { useAddress } from '../shell/use-address';
@@ -51,7 +52,7 @@ export function Line({ start, rules }: { readonly start: LineSheet; readonly rul
             ))}
             {line.warnings.map((w) => (
               <p key={w.text} className="border-l-4 border-amber pl-3">
-                {w.text}
+                {rewritten(w.text)}
               </p>
             ))}
           </div>
@@ -59,7 +60,7 @@ export function Line({ start, rules }: { readonly start: LineSheet; readonly rul
       )}
       {wrong.map((p) => (
         <p key={p.path} role="alert" className="border-l-4 border-red pl-3">
-          Leg {Number(/\d+/.exec(p.path)?.[0]) + 1}: {p.message}. Make the leg longer, or the bend beside it tighter.
+          Leg {Number(/\d+/.exec(p.path)?.[0]) + 1}: {rewritten(p.message)}. Make the leg longer, or the bend beside it tighter.
         </p>
       ))}
       {line !== undefined && (

@@ -16,9 +16,9 @@ const NOBODY = { found: [], inAll: 0 };
 export default async function FindPage({ searchParams }: { readonly searchParams: Promise<{ q?: string }> }) {
   const text = (await searchParams).q?.trim() ?? '';
   const db = await theDb();
-  const [{ units, inAll, counted }, customers] = await Promise.all([findUnits(db, text), text === '' ? NOBODY : findCustomers(db, text)]);
-  // A whole tag is one unit: that is what was looked for.
   const tag = scannedTag(text);
+  const [{ units, inAll, counted }, customers] = await Promise.all([findUnits(db, tag ?? text), text === '' ? NOBODY : findCustomers(db, text)]);
+  // A whole tag, or an address that names one, is one unit: that is what was looked for.
   if (units.some((u) => tagOf(u) === tag)) redirect(`/units/${tag}`);
   return (
     <div className="px-4 py-4">

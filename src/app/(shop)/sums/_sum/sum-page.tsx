@@ -7,10 +7,16 @@ export type SumSearch = { readonly searchParams: Promise<Query> };
 export async function SumPage({
   title,
   searchParams,
+  width = 'max-w-5xl',
   children,
-}: SumSearch & { readonly title: string; readonly children: (query: Query) => ReactNode | Promise<ReactNode> }) {
+}: SumSearch & {
+  readonly title: string;
+  /** A drawing with its answer beside it takes all of a bench's screen. */
+  readonly width?: 'max-w-5xl' | 'max-w-[1480px]';
+  readonly children: (query: Query) => ReactNode | Promise<ReactNode>;
+}) {
   return (
-    <div className="max-w-5xl px-4 py-4">
+    <div className={`${width} px-4 py-4`}>
       <h1 className="mb-3 text-xl font-bold">{title}</h1>
       {await children(await searchParams)}
     </div>

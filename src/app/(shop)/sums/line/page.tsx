@@ -8,7 +8,7 @@ import { SumPage, type SumSearch } from '../_sum/sum-page';
 export const metadata: Metadata = { title: 'Line' };
 
 export default ({ searchParams }: SumSearch) => (
-  <SumPage title="Line" searchParams={searchParams}>
+  <SumPage title="Line" searchParams={searchParams} width="max-w-[1480px]">
     {async (query) => {
       const { bendRadiusMm, flareTakesMm, leastStraightMm, nutRoomMm } = (await rulesInForce(await theDb())).rules;
       return <Line start={lineSheetOf(query)} rules={{ bendRadiusMm, flareTakesMm, leastStraightMm, nutRoomMm }} />;

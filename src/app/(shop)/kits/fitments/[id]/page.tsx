@@ -37,10 +37,7 @@ export default async function FitmentPage({ params }: { readonly params: Promise
       <StorePlaces here="fitments" />
       {id !== 'new' && (
         <p className="mb-3">
-          <Go
-            href={system === undefined ? `/sums/bleed?fitment=${encodeURIComponent(id)}` : `/sums/bleed?kept=${system.id}`}
-            className="inline-flex min-h-[44px] items-center font-bold text-act"
-          >
+          <Go href={`/sums/bleed?fitment=${encodeURIComponent(id)}`} className="inline-flex min-h-[44px] items-center font-bold text-act">
             Its brake or clutch system
           </Go>{' '}
           <span className="text-ink2">

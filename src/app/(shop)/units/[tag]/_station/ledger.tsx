@@ -107,6 +107,14 @@ export function Ledger({
         >
           Traveller
         </a>
+        <a
+          className="inline-flex min-h-[44px] items-center font-bold text-act"
+          href={`/api/v1/units/${tag}/fitting`}
+          target="_blank"
+          rel="noreferrer"
+        >
+          Fitting sheet
+        </a>
         <Go className="inline-flex min-h-[44px] items-center font-bold text-act" href={`/units/${tag}/${inShop ? 'options' : 'hand-over'}`}>
           {inShop ? 'Repair, exchange, new?' : 'Hand over, bill'}
         </Go>
@@ -144,13 +152,15 @@ const sayLives = ({ before, after }: Awaited<ReturnType<typeof otherLives>>): st
 };
 
 /** Sums that this unit's own figures start. */
-const sumsFor = ({ unit: { geometry }, family, bench }: UnitRecord): readonly (readonly [string, string])[] => {
+const sumsFor = ({ unit: { geometry }, family, bench, identity }: UnitRecord): readonly (readonly [string, string])[] => {
+  if (family.name === 'hard-line') return [['/sums/line', 'Cut and bend it anew']];
   if (geometry === null) return [];
   const fluid = newestOf(bench, 'touch')?.fluid;
   return [
     ...(roleOf(family) === 'master' ? [[`/sums/hydraulics?bore=${geometry.nominalMm}`, 'Another bore'] as const] : []),
     ...(roleOf(family) === 'slave' ? [[`/sums/clutch?slave=${geometry.nominalMm}`, 'Clutch release'] as const] : []),
     [`/sums/fluids${fluid == null ? '' : `?fluid=${fluid}`}`, 'What touches what'],
+    [`/sums/bleed${identity === null ? '' : `?fitment=${encodeURIComponent(identity.fitmentId)}`}`, 'Bleed'],
   ];
 };
 

@@ -15,6 +15,8 @@ import { torquesOf } from '@/db/close-up/torques';
 import { type Db, theDb } from '@/db/engine/connection';
 import { CloseUp } from '@/ui/close-up/close-up';
 import type { Halves } from '@/ui/close-up/join';
+import { FlareHelp } from '@/ui/line/flare-help';
+import { UnionLeak } from '@/ui/line/union-leak';
 import { NotNow } from '../_station/not-now';
 import { SignOff } from '../_station/sign-off';
 import { stationPage, titled } from '../_station/station-page';
@@ -44,6 +46,12 @@ export default stationPage('close-up', async (at) => {
       ledger={
         <>
           <NotNow stop={at.stop} />
+          {family.name === 'hard-line' && (
+            <>
+              <FlareHelp />
+              <UnionLeak />
+            </>
+          )}
           <Holes at={at} />
           {at.ledger}
         </>

@@ -4,6 +4,8 @@ import { may } from '@/core/people/role';
 import { guideFor } from '@/core/strip/guide';
 import { bodyOffers } from '@/core/strip/stuck';
 import { hungPhotos } from '@/core/unit/shown-photos';
+import { FlareHelp } from '@/ui/line/flare-help';
+import { UnionLeak } from '@/ui/line/union-leak';
 import { Guide } from '@/ui/strip/guide';
 import { StripViews } from '@/ui/strip/strip';
 import { Stuck } from '@/ui/strip/stuck';
@@ -63,6 +65,20 @@ export default stationPage('strip', (at) => {
                   ),
                 },
               ]),
+          ...(family.name === 'hard-line'
+            ? [
+                {
+                  id: 'unions',
+                  title: 'Flares and unions',
+                  body: (
+                    <>
+                      <FlareHelp open />
+                      <UnionLeak />
+                    </>
+                  ),
+                },
+              ]
+            : []),
           {
             id: 'causes',
             title: 'Likely causes',

@@ -1,10 +1,10 @@
 import { inPool } from '@/pool/pool';
+import { fittingAddressOf } from '../../../../../_server/fitting-address';
 import { paperAnswer } from '../../../../../_server/paper-answer';
-import { shopOrigin } from '../../../../../_server/request';
 import { unitOrRefusal } from '../../../../../_server/unit-request';
 
 export async function GET(request: Request, { params }: { params: Promise<{ tag: string }> }): Promise<Response> {
   const found = await unitOrRefusal(params);
   if (found instanceof Response) return found;
-  return paperAnswer(await inPool('label', [found.record, shopOrigin(request.headers)]));
+  return paperAnswer(await inPool('label', [found.record, await fittingAddressOf(found.db, found.record, request.headers)]));
 }
