@@ -10,12 +10,13 @@ const VIEWS: Readonly<Record<string, string>> = {
   day: '/day',
   'book-in': '/book-in',
   'unit-strip': 'Valve master: /strip?view=guide',
-  'bore-clean': 'bore: Reuse, 1 mark',
   'unit-gauge': 'gauge',
   'unit-hone': 'hone',
   'unit-kit': 'kit',
   'unit-close-up': 'close-up',
   'sums-gap': '/sums/gap?standOff=4.8&socket=12.9&edge=20&reading=12.6&pitch=1.25&ratio=4&rodLength=200&rodAlpha=23&bodyAlpha=11',
+  'sums-bleed': '/sums/bleed?kept=system-1',
+  'fitting-sheet': '/api/v1/units/SQ-0002/fitting',
   'unit-prove': 'prove',
   'unit-release': 'release',
   kits: '/kits',
@@ -23,7 +24,6 @@ const VIEWS: Readonly<Record<string, string>> = {
   'unit-quote': '/units/SQ-0050/options',
   shop: '/shop',
   'bore-honed': 'bore: Hone, 3 marks',
-  'bore-oval': 'bore: Hone, 0 marks',
   'bore-scrap': 'bore: Scrap, 1 mark',
 };
 
@@ -77,8 +77,10 @@ const addressOf = async (view: string): Promise<string> => {
 for (const [name, view] of Object.entries(VIEWS)) {
   if (!wanted(name)) continue;
   await page.goto(await addressOf(view), { waitUntil: 'load' });
-  // The next wait to ring is drawn once the page runs.
-  await page.waitForFunction(() => /SQ-\d/.test(document.querySelector('header')?.textContent ?? ''));
+  // The next wait to ring is drawn once the page runs; pages without a bar have none.
+  await page.waitForFunction(
+    () => location.pathname.startsWith('/fitting/') || /SQ-\d/.test(document.querySelector('header')?.textContent ?? ''),
+  );
   // What is worked out beside the page has come.
   await page.waitForFunction(
     () => !/Trying the cut in the model|looking for a better plan|Asking the plan|Planning again/.test(document.body.innerText),

@@ -17,7 +17,10 @@ export default async function FindPage({ searchParams }: { readonly searchParams
   const text = (await searchParams).q?.trim() ?? '';
   const db = await theDb();
   const tag = scannedTag(text);
-  const [{ units, inAll, counted }, customers] = await Promise.all([findUnits(db, tag ?? text), text === '' ? NOBODY : findCustomers(db, text)]);
+  const [{ units, inAll, counted }, customers] = await Promise.all([
+    findUnits(db, tag ?? text),
+    text === '' ? NOBODY : findCustomers(db, text),
+  ]);
   // A whole tag, or an address that names one, is one unit: that is what was looked for.
   if (units.some((u) => tagOf(u) === tag)) redirect(`/units/${tag}`);
   return (
