@@ -7,6 +7,7 @@ export * from './tables/kit';
 export * from './tables/machine';
 export * from './tables/people';
 export * from './tables/plan';
+export * from './tables/practice';
 export * from './tables/prove';
 export * from './tables/shop';
 export * from './tables/strip';

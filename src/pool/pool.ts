@@ -29,10 +29,10 @@ const limitOf = (task: Task): number => (task === 'read-file' || task.startsWith
 
 /** Tasks that wait at the most, and the memory of a thread, MB: a workbook takes more than anything on the wire. */
 const MOST_WAITING = 100;
-const MOST_MB = { wire: 384, shop: 768, day: 384 };
+const MOST_MB = { wire: 384, shop: 512, files: 768, day: 384 };
 const MOST_YOUNG_MB = 32;
 /** Threads give way to the one that answers pages; a page waits for its plan. */
-const NICE = { wire: 10, shop: 10, day: 0 };
+const NICE = { wire: 10, shop: 10, files: 10, day: 0 };
 /** A thread with nothing to do ends after this long, ms; one of each pool stays. */
 const IDLE_MS = 60_000;
 
@@ -53,10 +53,15 @@ declare global {
   var eddrinPools: { readonly [P in PoolName]: Piscina } | undefined;
 }
 
-/** The threads: scripts and instruments wait for each other, not the shop for them, nor the plan for a file or a paper. Begun at the server's start, so that nobody waits for that. */
+/** The threads: scripts and instruments wait for each other, not the shop for them, nor a quote for somebody’s file, nor the plan for a paper. Begun at the server's start, so that nobody waits for that. */
 export const thePools = () => {
   const most = Math.min(4, Math.max(1, availableParallelism() - 1));
-  globalThis.eddrinPools ??= { wire: newPool('wire', most), shop: newPool('shop', most), day: newPool('day', 1) };
+  globalThis.eddrinPools ??= {
+    wire: newPool('wire', most),
+    shop: newPool('shop', most),
+    files: newPool('files', 1),
+    day: newPool('day', 1),
+  };
   return globalThis.eddrinPools;
 };
 
@@ -64,6 +69,10 @@ const poolOf = (task: Task): PoolName => {
   switch (task) {
     case 'compute':
       return 'wire';
+    case 'read-file':
+    case 'write-csv':
+    case 'write-xlsx':
+      return 'files';
     case 'plan':
     case 'keep-plan':
     case 'promise':

@@ -16,6 +16,7 @@ import * as kit from '@/app/actions/kit';
 import * as messages from '@/app/actions/messages';
 import * as open from '@/app/actions/open';
 import * as people from '@/app/actions/people';
+import * as practice from '@/app/actions/practice';
 import * as prices from '@/app/actions/prices';
 import * as programme from '@/app/actions/programme';
 import * as prove from '@/app/actions/prove';
@@ -56,6 +57,7 @@ const actions = {
   ...messages,
   ...open,
   ...people,
+  ...practice,
   ...prices,
   ...programme,
   ...prove,
@@ -167,6 +169,7 @@ const ASKS: { readonly [A in Exclude<keyof typeof actions, (typeof AT_THE_DOOR)[
   pinAction: 'plan',
   unpinAction: 'plan',
   offerPlanAction: 'plan',
+  answerExerciseAction: 'see',
   keepSystemAction: 'machine',
   dropSystemAction: 'machine',
   saveBleedAction: 'machine',

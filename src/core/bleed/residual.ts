@@ -1,3 +1,6 @@
+import { fixed } from '../quantity/figure';
+import { pressureIn } from '../quantity/say';
+import type { Units } from '../quantity/units';
 import { END_KINDS } from './end-kind';
 import type { System, SystemEnd } from './system';
 import { pathTo } from './tree';
@@ -44,6 +47,15 @@ const saysOf = (ends: readonly SystemEnd[]): ResidualAdvice['says'] => {
   if (rests.has('drags-with')) return rests.has('weeps-without') ? 'drums-only' : 'must-not';
   if (rests.has('weeps-without')) return 'may-help';
   return rests.has('tight-without') ? 'not-needed' : 'not-asked';
+};
+
+/** What a valve holds, and what stands over the lowest lip at rest without one. */
+export const sayPressures = (a: ResidualAdvice, units: Units): string => {
+  const said = (x: number): string => `${fixed(pressureIn(x, units), units.pressure === 'bar' ? 2 : 1)} ${units.pressure}`;
+  const holds = a.holdsBar === null ? '' : `A valve for drums holds ${said(a.holdsBar[0])} to ${said(a.holdsBar[1])}. `;
+  if (a.lipBar === null) return `${holds}At rest over its lips: not known, for no height is given.`;
+  const inward = a.lipBar < 0 ? ', inward: air can be drawn past it' : '';
+  return `${holds}At rest the fluid’s height alone puts ${said(a.lipBar)} over its lowest lip${inward}.`;
 };
 
 /** The one place that words it. */

@@ -1,4 +1,4 @@
-import { FLUIDS } from '../fluid/fluid';
+import { FLUIDS, lowerBoiling, mixingOf } from '../fluid/fluid';
 import { fixed, rewritten } from '../quantity/figure';
 import { BLEED_METHODS } from './bleed-method';
 import type { BleedPlan, BleedStep, BleedWarning } from './bleed-plan';
@@ -33,6 +33,14 @@ export const sayMinutes = (minutes: number | null): string =>
 
 /** Old fluid that stays in the lines, as if each were stirred. @returns such as `14 %` */
 export const sayResidue = (plan: BleedPlan): string => `${fixed(100 * residueShare(plan.rulesUsed.flushTurnover), 0)} %`;
+
+/** What becomes of the fluid that is in it where the two mix; undefined where there is nothing to mind. */
+export const sayMixing = ({ fluidIn, fluidFresh }: System, plan: BleedPlan): string | undefined => {
+  if (fluidIn == null || fluidFresh == null) return undefined;
+  const [was, now] = [FLUID_OF[fluidIn], FLUID_OF[fluidFresh]];
+  if (mixingOf(was, now) !== 'lower-boiling') return undefined;
+  return `${FLUIDS[was].label} and ${FLUIDS[now].label} mix. The ${sayResidue(plan)} that stays keeps it from boiling as late as ${FLUIDS[now].label} does: it counts as ${FLUIDS[lowerBoiling(was, now)].label} until it has been flushed again.`;
+};
 
 /** Every end of the plan in a line. */
 export const sayStep = (s: BleedStep, i: number): string =>

@@ -1,6 +1,6 @@
 import { newestOf } from '../bench/bench-record';
 import { type BleedPlan, bleedPlan } from '../bleed/bleed-plan';
-import { residualOf, sayResidual } from '../bleed/residual';
+import { residualOf, sayPressures, sayResidual } from '../bleed/residual';
 import { bleedAsText } from '../bleed/say-bleed';
 import type { System } from '../bleed/system';
 import { questionOf } from '../bleed/system-question';
@@ -53,7 +53,10 @@ export const fittingSheetOf = (r: UnitRecord, system: System | null, rules: Rule
     { head: 'Bleed', lines: plan === null ? [NO_PLAN] : bleedAsText(plan.system, plan.plan).split('\n').slice(1) },
     {
       head: 'Residual pressure',
-      lines: plan === null ? [] : residualOf(plan.system, rules.bleedDensityKgM3).map((a) => `${a.ends.join(', ')}: ${sayResidual(a)}`),
+      lines:
+        plan === null
+          ? []
+          : residualOf(plan.system, rules.bleedDensityKgM3).map((a) => `${a.ends.join(', ')}: ${sayResidual(a)} ${sayPressures(a, units)}`),
     },
     { head: 'Before the road', lines: BEFORE_ROAD[role] },
     { head: 'Who may', lines: [FITTING_CAUTION] },

@@ -122,6 +122,12 @@ function Reservoir({
   );
 }
 
+/** Which in the order an end is; undefined where it is in none. */
+const numberOf = (plan: BleedPlan, endId: string): number | undefined => {
+  const at = plan.order.findIndex((s) => s.endId === endId);
+  return at === -1 ? undefined : at + 1;
+};
+
 /** A tee, an outlet, or a body with its screws; picked by pointer or by Enter. */
 function Place({
   place,
@@ -138,9 +144,7 @@ function Place({
 }) {
   const { id, x, y, ends } = place;
   const pick = onPick === undefined ? undefined : () => onPick(id);
-  const says = ends
-    .map((e) => `${e.id}, number ${plan.order.findIndex((s) => s.endId === e.id) + 1}, ${END_KINDS[e.kind].label}`)
-    .join('; ');
+  const says = ends.map((e) => `${e.id}, number ${numberOf(plan, e.id) ?? 'not given'}, ${END_KINDS[e.kind].label}`).join('; ');
   return (
     <g
       {...(pick === undefined
@@ -169,24 +173,28 @@ function Place({
           {ends.map((e, i) => (
             <g key={e.id}>
               <Screw x={x + 9 - i * 18} y={y} sits={e.screwOnTop == null ? 'unknown' : e.screwOnTop ? 'top' : 'low'} />
-              <circle
-                cx={x - 26 - i * 24}
-                cy={y + 2}
-                r="11"
-                fill={done.includes(e.id) ? 'var(--act)' : 'var(--sheet)'}
-                stroke="var(--ink)"
-                strokeWidth="1.5"
-              />
-              <text
-                x={x - 26 - i * 24}
-                y={y + 6.5}
-                textAnchor="middle"
-                fontSize="13"
-                fontWeight="700"
-                fill={done.includes(e.id) ? 'var(--sheet)' : 'var(--ink)'}
-              >
-                {plan.order.findIndex((s) => s.endId === e.id) + 1}
-              </text>
+              {numberOf(plan, e.id) !== undefined && (
+                <>
+                  <circle
+                    cx={x - 26 - i * 24}
+                    cy={y + 2}
+                    r="11"
+                    fill={done.includes(e.id) ? 'var(--act)' : 'var(--sheet)'}
+                    stroke="var(--ink)"
+                    strokeWidth="1.5"
+                  />
+                  <text
+                    x={x - 26 - i * 24}
+                    y={y + 6.5}
+                    textAnchor="middle"
+                    fontSize="13"
+                    fontWeight="700"
+                    fill={done.includes(e.id) ? 'var(--sheet)' : 'var(--ink)'}
+                  >
+                    {numberOf(plan, e.id)}
+                  </text>
+                </>
+              )}
               <text x={x} y={y + 30 + i * 14} textAnchor="middle" fontSize="12" fill="var(--ink)">
                 {e.id}
                 {e.dropMm == null ? ', height?' : ''}

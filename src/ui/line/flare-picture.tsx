@@ -32,3 +32,10 @@ export const FlarePicture = ({ flare, seat }: { readonly flare: Flare; readonly 
     <path d={PORTS[seat]} fill="var(--hair)" stroke="var(--act)" strokeWidth="1.2" />
   </svg>
 );
+
+/** What is seen in a port, alone. */
+export const SeatPicture = ({ seat }: { readonly seat: Seat }) => (
+  <svg width="150" height="150" viewBox="44 -4 60 96" role="img" aria-label="A port, cut open" className="border border-line bg-sheet">
+    <path d={PORTS[seat]} fill="var(--hair)" stroke="var(--ink)" strokeWidth="1.2" />
+  </svg>
+);

@@ -8,6 +8,7 @@ import { SEAT_NAMES, SEATS, THREADS } from '@/core/quantity/thread';
 import { AngleField, LengthField, NumberField } from '../field/quantity-field';
 import { SelectField } from '../field/select-field';
 import { TextField } from '../field/text-field';
+import { ThreadHelp } from '../identify/thread-help';
 import { useUnits } from '../shell/units-context';
 
 type Props = { readonly sheet: LineSheet; readonly rules: LineRules; readonly onSay: (sheet: LineSheet) => void };
@@ -150,6 +151,9 @@ export function LineFields({ sheet, rules, onSay }: Props) {
           />
         </fieldset>
       ))}
+      <div className="max-w-xl">
+        <ThreadHelp onTake={(thread) => end(sheet.ends[0].nut === '' ? 0 : 1, { nut: thread })} />
+      </div>
     </div>
   );
 }

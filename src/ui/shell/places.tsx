@@ -10,6 +10,7 @@ export const PLACES = [
   { href: '/kits', text: 'Kit store', under: ['/kits/'] },
   { href: '/sums', text: 'Sums', under: ['/sums/'] },
   { href: '/rig', text: 'Rig', under: [] },
+  { href: '/practice', text: 'Practice', under: [] },
   { href: '/book', text: 'Book', under: [] },
   { href: '/customers', text: 'Customers', under: ['/customers/', '/outbox'] },
   { href: '/rules', text: 'Rules', under: ['/rules/'] },

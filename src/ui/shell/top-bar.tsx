@@ -50,7 +50,7 @@ export function TopBar({
     </>
   );
   return (
-    <header className="top-bar flex print:hidden min-h-11 items-center gap-x-3 bg-bar px-4 text-on-bar md:flex-wrap md:gap-x-5 md:gap-y-1">
+    <header className="top-bar flex print:hidden min-h-11 items-center gap-x-3 bg-bar px-4 text-on-bar md:flex-wrap md:gap-x-4 md:gap-y-1">
       <a href="#work" className="sr-only focus:not-sr-only">
         Skip the bar
       </a>

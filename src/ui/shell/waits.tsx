@@ -35,7 +35,7 @@ export function Waits({ waits }: { readonly waits: readonly Wait[] }) {
           <>
             <span>
               {next.tag}{' '}
-              <span className="inline-block max-w-24 truncate align-bottom max-md:hidden" title={next.label}>
+              <span className="inline-block max-w-24 truncate align-bottom max-[1399px]:hidden" title={next.label}>
                 {next.label}
               </span>{' '}
               {sayWait(next.endsAt, now)}

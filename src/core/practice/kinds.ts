@@ -1,0 +1,39 @@
+import { randomFrom } from '../statistics/random';
+import type { Exercise, Level } from './exercise';
+import { likeliestCause, stuckFirst } from './kind/counter-kinds';
+import { touches } from './kind/fluid-kinds';
+import { judgeDrawn } from './kind/judge-kinds';
+import { bleedOrder, whichFlare } from './kind/machine-kinds';
+import { readTrace } from './kind/prove-kinds';
+import { readDial, readVernier } from './kind/reading-kinds';
+import { faceCups, labelSection, orderParts } from './kind/section-kinds';
+import { gapFromDepths } from './kind/set-kinds';
+
+type KindInfo = {
+  readonly label: string;
+  /** What one can do who can do these. */
+  readonly teaches: string;
+  readonly make: (random: ReturnType<typeof randomFrom>, level: Level) => Exercise;
+};
+
+/** What is practised, in the order in which a beginner meets it. Each is made afresh from a seed, and judged by what judges real work. */
+export const PRACTICE_KINDS = {
+  label: { label: 'Names of parts', teaches: 'names what lies in a section', make: labelSection },
+  order: { label: 'In order', teaches: 'lays a unit out from its open end', make: orderParts },
+  facing: { label: 'Which way it faces', teaches: 'turns each lip toward its pressure', make: faceCups },
+  vernier: { label: 'Caliper and depth gauge', teaches: 'reads a vernier and its zero', make: readVernier },
+  dial: { label: 'Bore gauge', teaches: 'reads a dial that turns back', make: readDial },
+  stuck: { label: 'When it won’t', teaches: 'knows what is first, and what never', make: stuckFirst },
+  judge: { label: 'Judge a bore', teaches: 'says what a bore is good for', make: judgeDrawn },
+  gap: { label: 'Pushrod gap', teaches: 'gets from four depths to a gap and its turns', make: gapFromDepths },
+  touches: { label: 'What touches what', teaches: 'knows fluids, rubbers, greases', make: touches },
+  trace: { label: 'Read a trace', teaches: 'tells a leak from settling', make: readTrace },
+  causes: { label: 'Likely causes', teaches: 'hears what a complaint points to', make: likeliestCause },
+  bleed: { label: 'Bleed', teaches: 'orders the ends and tops up in time', make: bleedOrder },
+  flare: { label: 'Flares and seats', teaches: 'knows which end a port takes', make: whichFlare },
+} as const satisfies { readonly [name: string]: KindInfo };
+export type PracticeKind = keyof typeof PRACTICE_KINDS;
+export const PRACTICE_KIND_NAMES = Object.keys(PRACTICE_KINDS) as [PracticeKind, ...PracticeKind[]];
+
+/** One exercise: the same seed gives the same one. */
+export const exerciseOf = (kind: PracticeKind, level: Level, seed: number): Exercise => PRACTICE_KINDS[kind].make(randomFrom(seed), level);
