@@ -26,8 +26,8 @@ afterAll(async () => {
   await app.stop();
 });
 
-/** What is chosen between, the address of the rig, and thousands of the shop’s money. */
-const MEANT = /^0\.5$|^127\.|^-?EUR \d{1,3}(\.\d{3})+,\d\d$/;
+/** What is chosen between, a fluid’s name, the address of the rig, and thousands of the shop’s money. */
+const MEANT = /^0\.5$|^DOT 5\.1$|^127\.|^-?EUR \d{1,3}(\.\d{3})+,\d\d$/;
 /** Texts of the page in which a figure stands with a point; times have none of that form. */
 const withPoints = async (): Promise<readonly string[]> => {
   const all = await page.evaluate(() => {

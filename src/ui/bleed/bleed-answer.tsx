@@ -58,7 +58,7 @@ export function BleedAnswer({
                     type="button"
                     className="min-h-[44px] min-w-[44px] border border-act font-bold text-act"
                     aria-pressed={i < filled}
-                    aria-label={`New fluid up to ${s.endId}`}
+                    aria-label={`${i + 1}: new fluid up to ${s.endId}`}
                     onClick={() => onFilled(filled === i + 1 ? i : i + 1)}
                   >
                     {i + 1}

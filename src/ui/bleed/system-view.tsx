@@ -146,71 +146,81 @@ function Place({
   const pick = onPick === undefined ? undefined : () => onPick(id);
   const says = ends.map((e) => `${e.id}, number ${numberOf(plan, e.id) ?? 'not given'}, ${END_KINDS[e.kind].label}`).join('; ');
   return (
-    <g
-      {...(pick === undefined
-        ? {}
-        : {
-            role: 'button',
-            tabIndex: 0,
-            'aria-pressed': isPicked,
-            'aria-label': says === '' ? id : says,
-            onClick: pick,
-            onKeyDown: (e: React.KeyboardEvent) => {
-              if (e.key !== 'Enter' && e.key !== ' ') return;
-              e.preventDefault();
-              pick();
-            },
-          })}
-      className={pick === undefined ? undefined : 'cursor-pointer'}
-    >
-      {pick !== undefined && <rect x={x - 22} y={y - 22} width="44" height="44" fill="transparent" />}
-      {isPicked && <rect x={x - 17} y={y - 17} width="34" height="34" fill="var(--tint2)" stroke="var(--act)" strokeWidth="2" />}
-      {ends.length === 0 ? (
-        <circle cx={x} cy={y} r="5" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2" />
-      ) : (
-        <>
+    <>
+      <g
+        {...(pick === undefined
+          ? {}
+          : {
+              role: 'button',
+              tabIndex: 0,
+              'aria-pressed': isPicked,
+              'aria-label': says === '' ? id : says,
+              onClick: pick,
+              onKeyDown: (e: React.KeyboardEvent) => {
+                if (e.key !== 'Enter' && e.key !== ' ') return;
+                e.preventDefault();
+                pick();
+              },
+            })}
+        className={pick === undefined ? undefined : 'cursor-pointer'}
+      >
+        {pick !== undefined && <rect x={x - 22} y={y - 22} width="44" height="44" fill="transparent" />}
+        {isPicked && <rect x={x - 17} y={y - 17} width="34" height="34" fill="var(--tint2)" stroke="var(--act)" strokeWidth="2" />}
+        {ends.length === 0 ? (
+          <circle cx={x} cy={y} r="5" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2" />
+        ) : (
           <rect x={x - 13} y={y - 9} width="26" height="18" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2" />
-          {ends.map((e, i) => (
-            <g key={e.id}>
-              <Screw x={x + 9 - i * 18} y={y} sits={e.screwOnTop == null ? 'unknown' : e.screwOnTop ? 'top' : 'low'} />
-              {numberOf(plan, e.id) !== undefined && (
-                <>
-                  <circle
-                    cx={x - 26 - i * 24}
-                    cy={y + 2}
-                    r="11"
-                    fill={done.includes(e.id) ? 'var(--act)' : 'var(--sheet)'}
-                    stroke="var(--ink)"
-                    strokeWidth="1.5"
-                  />
-                  <text
-                    x={x - 26 - i * 24}
-                    y={y + 6.5}
-                    textAnchor="middle"
-                    fontSize="13"
-                    fontWeight="700"
-                    fill={done.includes(e.id) ? 'var(--sheet)' : 'var(--ink)'}
-                  >
-                    {numberOf(plan, e.id)}
-                  </text>
-                </>
-              )}
-              <text x={x} y={y + 30 + i * 14} textAnchor="middle" fontSize="12" fill="var(--ink)">
-                {e.id}
-                {e.dropMm == null ? ', height?' : ''}
-              </text>
-            </g>
-          ))}
-        </>
-      )}
-      {ends.length === 0 && (
-        <text x={x + 8} y={y - 8} fontSize="11.5" fill="var(--ink2)">
-          {id}
-        </text>
-      )}
-    </g>
+        )}
+        {ends.map((e, i) => (
+          <Screw key={e.id} x={x + 9 - i * 18} y={y} sits={e.screwOnTop == null ? 'unknown' : e.screwOnTop ? 'top' : 'low'} />
+        ))}
+      </g>
+      <PlaceWords place={place} plan={plan} done={done} />
+    </>
   );
 }
+
+/** What stands beside a place: its name, and which in the order its screws are. */
+const PlaceWords = ({
+  place: { id, x, y, ends },
+  plan,
+  done,
+}: {
+  readonly place: DrawnPlace;
+  readonly plan: BleedPlan;
+  readonly done: readonly string[];
+}) => (
+  <g className="pointer-events-none">
+    {ends.length === 0 && (
+      <text x={x + 8} y={y - 8} fontSize="11.5" fill="var(--ink2)">
+        {id}
+      </text>
+    )}
+    {ends.map((e, i) => (
+      <g key={e.id} textAnchor="middle">
+        {numberOf(plan, e.id) !== undefined && (
+          <>
+            <circle
+              cx={x - 26 - i * 24}
+              cy={y + 2}
+              r="11"
+              fill={done.includes(e.id) ? 'var(--act)' : 'var(--sheet)'}
+              stroke="var(--ink)"
+              strokeWidth="1.5"
+            />
+            <text x={x - 26 - i * 24} y={y + 6.5} fontSize="13" fontWeight="700" fill={done.includes(e.id) ? 'var(--sheet)' : 'var(--ink)'}>
+              {numberOf(plan, e.id)}
+            </text>
+          </>
+        )}
+        <text x={x} y={y + 30 + i * 14} fontSize="12" fill="var(--ink)">
+          {e.id}
+          {e.dropMm == null ? ', height?' : ''}
+        </text>
+      </g>
+    ))}
+  </g>
+);
 
 /** The bleed screw: on top, low, or a dashed one that nobody has looked at. */
 const Screw = ({ x, y, sits }: { readonly x: number; readonly y: number; readonly sits: 'top' | 'low' | 'unknown' }) => (
