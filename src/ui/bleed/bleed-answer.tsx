@@ -73,7 +73,7 @@ export function BleedAnswer({
                 <td className="cell">{fixed(s.flushMl, 0)} ml</td>
                 <td className="cell text-lg font-bold">{s.strokes}</td>
                 <td className="cell">{s.topUps ?? 'always'}</td>
-                <td className="cell">{sayMinutes(s.gravityMinutes)}</td>
+                <td className="cell">{s.gravityMlPerMin === 0 ? 'does not run' : sayMinutes(s.gravityMinutes)}</td>
                 <td className="cell">{sayMinutes(s.vacuumMinutes)}</td>
               </tr>
             ))}

@@ -2,6 +2,7 @@ import type { FittingSheet } from '@/core/fitting-sheet/fitting-sheet';
 import { IMPERIAL, METRIC } from '@/core/quantity/units';
 import { GapWorksheet } from '../set/gap-worksheet';
 import { UnitsProvider } from '../shell/units-context';
+import { Letterhead } from '../shop/letterhead';
 
 /** The fitting sheet as a fitter reads it, in mm or inches. */
 export function FittingPage({
@@ -15,15 +16,9 @@ export function FittingPage({
   readonly address: string;
   readonly units: 'mm' | 'in';
 }) {
-  const [shop, ...rest] = letterhead;
   return (
     <article className="grid gap-4">
-      {shop !== undefined && (
-        <header className="border-b border-line pb-2">
-          <p className="text-lg font-bold">{shop}</p>
-          <p className="text-ink2">{rest.join(' · ')}</p>
-        </header>
-      )}
+      <Letterhead lines={letterhead} />
       <div>
         <h1 className="text-xl font-bold">
           Fitting sheet {sheet.tag}: {sheet.unit}

@@ -2,6 +2,7 @@ import { capital } from '@/core/capital';
 import { sayFullDate } from '@/core/quantity/say-time';
 import { type Offered, pickedOf, type Quote, type QuoteState } from '@/core/quote/quote';
 import { sayCents, sayReady } from '@/core/quote/say-quote';
+import { Letterhead } from '../shop/letterhead';
 import { ChargeLines } from './charge-lines';
 import { Reply } from './reply';
 
@@ -19,16 +20,10 @@ export function QuotePage({
   readonly state: Exclude<QuoteState, 'ended' | 'replaced'>;
   readonly now: number;
 }) {
-  const [shop, ...rest] = letterhead;
   const picked = pickedOf(quote);
   return (
     <article className="grid gap-4">
-      {shop !== undefined && (
-        <header className="border-b border-line pb-2">
-          <p className="text-lg font-bold">{shop}</p>
-          <p className="text-ink2">{rest.join(' · ')}</p>
-        </header>
-      )}
+      <Letterhead lines={letterhead} />
       <div>
         <h1 className="text-xl font-bold">
           Quote {of.tag}: {of.unit}
