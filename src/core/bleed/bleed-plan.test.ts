@@ -115,6 +115,14 @@ describe('what is refused, each at its place', () => {
   });
 });
 
+test('however many lines are sent, they are refused at once', async () => {
+  const lines = Array.from({ length: 40_000 }, (_, i) => ({ ...far, id: `l${i}`, from: `n${i}`, to: `n${i + 1}` }));
+  const start = performance.now();
+  expect(await wrong({ ...base, lines })).toContain('lines');
+  // Gone through each for each it would be minutes.
+  expect(performance.now() - start).toBeLessThan(10_000);
+});
+
 test('whatever the order, the lines are filled once, and the fluid is what turnover makes of all that stands in them', () => {
   const tree = fc.integer({ min: 1, max: 12 }).chain((n) =>
     fc.record({

@@ -14,9 +14,15 @@ export const treeOf = (lines: readonly Joint[]): Tree => {
   const nodes = new Set(lines.flatMap((l) => [l.from, l.to]));
   const into = new Set(lines.map((l) => l.to));
   const roots = [...nodes].filter((n) => !into.has(n));
+  const outOf = new Map<string, string[]>();
+  for (const { from, to } of lines) {
+    const known = outOf.get(from);
+    if (known === undefined) outOf.set(from, [to]);
+    else known.push(to);
+  }
   const reached = new Set(roots);
-  // A set goes on to what is added to it.
-  for (const node of reached) for (const l of lines) if (l.from === node) reached.add(l.to);
+  // A set goes on to what is added to it; what a caller sends is gone through once, however much it is.
+  for (const node of reached) for (const to of outOf.get(node) ?? []) reached.add(to);
   return { nodes, roots, reached };
 };
 

@@ -36,6 +36,14 @@ export type Picture =
   | { readonly kind: 'seat'; readonly seat: Seat }
   | { readonly kind: 'gap'; readonly sheet: GapSheet }
   | { readonly kind: 'system'; readonly system: System }
+  /** Diameters by depth and clock, each shown when it is asked for, so many of them. */
+  | {
+      readonly kind: 'hidden';
+      readonly depthsMm: readonly number[];
+      readonly clocksDeg: readonly number[];
+      readonly diasMm: readonly (readonly number[])[];
+      readonly budget: number;
+    }
   | { readonly kind: 'trace'; readonly points: readonly { readonly tS: number; readonly pBar: number }[] };
 
 /** A sliding scale: its main divisions and how finely its vernier parts one. */

@@ -1,13 +1,16 @@
 import { randomFrom } from '../statistics/random';
 import type { Exercise, Level } from './exercise';
+import { hiddenBore, planCut } from './kind/bore-kinds';
 import { likeliestCause, stuckFirst } from './kind/counter-kinds';
 import { touches } from './kind/fluid-kinds';
 import { judgeDrawn } from './kind/judge-kinds';
+import { coversTray } from './kind/kit-kinds';
 import { bleedOrder, whichFlare } from './kind/machine-kinds';
 import { readTrace } from './kind/prove-kinds';
 import { readDial, readVernier } from './kind/reading-kinds';
 import { faceCups, labelSection, orderParts } from './kind/section-kinds';
 import { gapFromDepths } from './kind/set-kinds';
+import { clipInGroove, whereToLook, wrongInStack } from './kind/stack-kinds';
 
 type KindInfo = {
   readonly label: string;
@@ -21,13 +24,19 @@ export const PRACTICE_KINDS = {
   label: { label: 'Names of parts', teaches: 'names what lies in a section', make: labelSection },
   order: { label: 'In order', teaches: 'lays a unit out from its open end', make: orderParts },
   facing: { label: 'Which way it faces', teaches: 'turns each lip toward its pressure', make: faceCups },
+  clips: { label: 'Which clip in which groove', teaches: 'puts each ring into its own groove', make: clipInGroove },
   vernier: { label: 'Caliper and depth gauge', teaches: 'reads a vernier and its zero', make: readVernier },
   dial: { label: 'Bore gauge', teaches: 'reads a dial that turns back', make: readDial },
+  hidden: { label: 'Gauge a hidden bore', teaches: 'finds a bore’s shape with few readings', make: hiddenBore },
   stuck: { label: 'When it won’t', teaches: 'knows what is first, and what never', make: stuckFirst },
   judge: { label: 'Judge a bore', teaches: 'says what a bore is good for', make: judgeDrawn },
+  cut: { label: 'Plan a cut', teaches: 'says how many strokes, and where to stop', make: planCut },
+  covers: { label: 'Does the bag cover it', teaches: 'holds a bag against a tray', make: coversTray },
+  stack: { label: 'What is wrong in it', teaches: 'sees what may not be closed', make: wrongInStack },
   gap: { label: 'Pushrod gap', teaches: 'gets from four depths to a gap and its turns', make: gapFromDepths },
   touches: { label: 'What touches what', teaches: 'knows fluids, rubbers, greases', make: touches },
   trace: { label: 'Read a trace', teaches: 'tells a leak from settling', make: readTrace },
+  look: { label: 'Where to look', teaches: 'knows what a failed step points to', make: whereToLook },
   causes: { label: 'Likely causes', teaches: 'hears what a complaint points to', make: likeliestCause },
   bleed: { label: 'Bleed', teaches: 'orders the ends and tops up in time', make: bleedOrder },
   flare: { label: 'Flares and seats', teaches: 'knows which end a port takes', make: whichFlare },

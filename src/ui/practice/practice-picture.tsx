@@ -12,6 +12,7 @@ import { SeatPicture } from '../line/flare-picture';
 import { GapDrawing } from '../set/gap-drawing';
 import { Scroll } from '../unit/scroll';
 import { Dial } from './dial';
+import { HiddenBore } from './hidden-bore';
 import { PracticeSection } from './practice-section';
 import { Vernier } from './vernier';
 
@@ -28,6 +29,8 @@ export function PracticePicture({ picture }: { readonly picture: Picture }) {
       );
     case 'dial':
       return <Dial picture={picture} />;
+    case 'hidden':
+      return <HiddenBore picture={picture} />;
     case 'seat':
       return <SeatPicture seat={picture.seat} />;
     case 'gap':

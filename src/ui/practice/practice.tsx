@@ -64,7 +64,7 @@ export function Practice({ first, sits: before }: { readonly first: Which; reado
       {exercise.facts.map((f) => (
         <p key={f}>{f}</p>
       ))}
-      {exercise.picture !== null && <PracticePicture picture={exercise.picture} />}
+      {exercise.picture !== null && <PracticePicture key={which.seed} picture={exercise.picture} />}
       {result === undefined ? (
         <>
           <AnswerForm key={which.seed} form={exercise.form} busy={asking} onAnswer={(a) => void answer(a)} />
