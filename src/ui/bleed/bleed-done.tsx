@@ -20,6 +20,8 @@ export function BleedDone({
   readonly onEnd: () => void;
 }) {
   const units = useUnits();
+  // What the server refuses it will refuse again: the tablet is not held by it.
+  const settled = sent.kind === 'saved' || sent.kind === 'refused';
   const { strokes, fills, rounds, minutes } = bleedTally(draft.events);
   return (
     <section aria-label="Done" className="grid gap-3">
@@ -35,11 +37,11 @@ export function BleedDone({
       <p>
         <Go
           href="/sums/bleed"
-          className={`btn ${sent.kind === 'saved' ? '' : 'pointer-events-none opacity-60'}`}
-          aria-disabled={sent.kind !== 'saved'}
-          onClick={(e) => (sent.kind === 'saved' ? onEnd() : e.preventDefault())}
+          className={`btn ${settled ? '' : 'pointer-events-none opacity-60'}`}
+          aria-disabled={!settled}
+          onClick={(e) => (settled ? onEnd() : e.preventDefault())}
         >
-          {sent.kind === 'saved' ? 'Put it away' : 'Not sent yet'}
+          {sent.kind === 'saved' ? 'Put it away' : settled ? 'Put it away, not saved' : 'Not sent yet'}
         </Go>
       </p>
     </section>

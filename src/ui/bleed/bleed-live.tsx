@@ -12,8 +12,18 @@ import type { Odds } from './odds';
 import { useBleed } from './use-bleed';
 
 /** The plan as a guide at the machine: which method, then end by end to a firm pedal. */
-export function BleedLive({ system, rules, odds }: { readonly system: System; readonly rules: BleedRules; readonly odds: Odds }) {
-  const bleed = useBleed();
+export function BleedLive({
+  system,
+  rules,
+  odds,
+  personId,
+}: {
+  readonly system: System;
+  readonly rules: BleedRules;
+  readonly odds: Odds;
+  readonly personId: string;
+}) {
+  const bleed = useBleed(personId);
   const { draft } = bleed;
   const [other, setOther] = useState<'ask' | 'old'>('ask');
   const mine = draft !== null && JSON.stringify(draft.system) === JSON.stringify(system);

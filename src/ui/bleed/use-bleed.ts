@@ -23,9 +23,9 @@ export type Sent = { readonly kind: 'saved' | 'sending' | 'no-line' } | { readon
 
 const RETRY_MS = 4000;
 
-/** A bleed that goes on through reloads and without a line: kept on this device with each press, and sent as it changes. */
-export function useBleed() {
-  const [draft, keep, drop] = useDraft<BleedDraft | null>('bleed', null);
+/** A bleed that goes on through reloads and without a line: kept on this device with each press, for each who works at it, and sent as it changes. */
+export function useBleed(personId: string) {
+  const [draft, keep, drop] = useDraft<BleedDraft | null>(`bleed-${personId}`, null);
   const [sent, setSent] = useState<Sent>({ kind: 'sending' });
   const newest = useRef(draft);
   const busy = useRef(false);
