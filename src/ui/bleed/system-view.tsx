@@ -10,6 +10,9 @@ import { fixed } from '@/core/quantity/figure';
 import { sayLength } from '@/core/quantity/say';
 import { useUnits } from '../shell/units-context';
 
+/** A fall shorter than this has no room for the words beside it, in units of the drawing. */
+const SHORT_FALL = 56;
+
 /**
  * A system as it stands, heights to scale: lines with length and volume, the order as numbers; what is full of new fluid is drawn solid, the old dashed.
  * @param filled how many ends of the plan are done
@@ -77,9 +80,11 @@ export function SystemView({
       </g>
       {drawing.lines.map((l) => {
         const line = system.lines.find((x) => x.id === l.id);
-        const [, corner, end] = l.points;
-        if (line === undefined || corner === undefined || end === undefined) return null;
-        const [x, y] = [corner[0] + 7, (corner[1] + end[1]) / 2];
+        const [from, corner, end] = l.points;
+        if (line === undefined || from === undefined || corner === undefined || end === undefined) return null;
+        // Beside its fall; above its run where the fall is too short for words.
+        const isShort = Math.abs(end[1] - corner[1]) < SHORT_FALL;
+        const [x, y] = isShort ? [(from[0] + 2 * corner[0]) / 3, corner[1] - 20] : [corner[0] + 7, (corner[1] + end[1]) / 2];
         return (
           <g key={l.id} fontSize="11.5" fill="var(--ink)" style={{ paintOrder: 'stroke' }} stroke="var(--sheet)" strokeWidth="3">
             {!crowded && (
