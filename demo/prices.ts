@@ -5,7 +5,7 @@ const instead = (
   what: 'exchange' | 'new',
   number: string,
   family: UnitKind,
-  boreMm: number,
+  boreMm: number | null,
   euro: number,
   from: { readonly supplier: string; readonly stock: number; readonly days: number },
 ): Price => ({ what, number, family, boreMm, fitment: null, ...from, cents: euro * 100 });
@@ -27,6 +27,7 @@ export const PRICES: readonly Price[] = [
   instead('new', 'N-7710', 'wheel-double', 22.225, 89, FROM('Harbour Spares', 2)),
   instead('new', 'N-7711', 'wheel-single', 19.05, 82, FROM('Harbour Spares', 2)),
   instead('new', 'N-7720', 'master-tandem', 22.225, 264, FROM('Harbour Spares', 6)),
+  instead('new', 'N-7760', 'booster', null, 189, FROM('Harbour Spares', 3)),
   instead('new', 'N-7725', 'slave', 22.225, 97, FROM('Harbour Spares', 2)),
   { what: 'tax', name: 'VAT', on: null, pct: 20 },
   { what: 'rounding', cents: 5 },

@@ -16,6 +16,22 @@ const DAY_MS = 86_400_000;
 export type QuoteStory = 'open' | 'asked' | 'picked';
 
 const work = (words: string, cents: number): ChargeLine => ({ charge: 'work', words, how: '', cents });
+const parts = (cents: number): ChargeLine => ({ charge: 'parts', words: 'parts', how: '', cents });
+
+/** What a repair came to by the price list and by the shop's hour as each of these was made. */
+const REPAIR: { readonly [S in QuoteStory]: readonly ChargeLine[] } = {
+  open: [work('Strip and clean', 3600), work('Close up', 3600), work('Prove', 2200)],
+  asked: [parts(660), work('the whole job', 19_500)],
+  picked: [parts(876), work('Strip and clean', 3400), work('Gauge and judge', 2000), work('Close up', 5000), work('Prove', 2200)],
+};
+/** What the list has in a unit's stead. */
+const INSTEAD: {
+  readonly [S in QuoteStory]: { readonly kind: 'exchange' | 'new'; readonly words: string; readonly cents: number } | null;
+} = {
+  open: null,
+  asked: { kind: 'new', words: 'new unit N-7760', cents: 18_900 },
+  picked: { kind: 'exchange', words: 'exchange unit X-2202', cents: 9600 },
+};
 
 /** Offers a repair and an exchange unit, as the counter did half an hour ago, and lets the customer say what the story says. */
 export async function quoteFor(db: Db, on: Work, story: QuoteStory, now: number): Promise<void> {
@@ -30,17 +46,17 @@ export async function quoteFor(db: Db, on: Work, story: QuoteStory, now: number)
     readyAt,
     charges: chargesOf(lines, PRICES),
   });
+  const instead = INSTEAD[story];
   const options = [
-    offered('repair', 'repair', record.unit.dueAt, [
-      { charge: 'parts', words: 'parts', how: '', cents: 2160 },
-      work('Strip and clean', 3200),
-      work('Close up', 2500),
-      work('Prove', 2200),
-    ]),
-    offered('new', 'new unit N-7760', at + 4 * DAY_MS, [
-      { charge: 'units', words: 'new unit N-7760', how: '', cents: 18_900 },
-      work('hand over', 1000),
-    ]),
+    offered('repair', 'repair', record.unit.dueAt, REPAIR[story]),
+    ...(instead === null
+      ? []
+      : [
+          offered(instead.kind, instead.words, at + 4 * DAY_MS, [
+            { charge: 'units', words: instead.words, how: '', cents: instead.cents },
+            work('hand over', 1000),
+          ]),
+        ]),
     offered('give-back', 'give back as it is', at, []),
   ];
   const key = newQuoteKey();

@@ -59,7 +59,7 @@ export function ReadingGrid({ grid, bore, onLast }: { readonly grid: Grid; reado
                       <input
                         data-cell={key}
                         size={7}
-                        className={`field tabular-nums ${suspects.has(key) ? 'outline-2 -outline-offset-2 outline-amber' : ''}`}
+                        className={`field min-w-22 tabular-nums ${suspects.has(key) ? 'outline-2 -outline-offset-2 outline-amber' : ''}`}
                         aria-label={`${depth} ${units.length} at ${clock}°${suspects.has(key) ? ', gauge again' : ''}`}
                         aria-invalid={grid.read.wrong.has(key)}
                         title={suspects.has(key) ? 'Gauge again' : undefined}
