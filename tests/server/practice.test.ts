@@ -26,7 +26,7 @@ const answer = (
   const { right } = exerciseOf('gap', level, seed);
   const given: Answer = how === 'right' ? right : (right as number) + 5;
   const { at = START + serial * 60_000, hints = 0, id = `try-${serial}`, personId = PEOPLE.tech.id } = more;
-  return answerExercise(shop.db, { personId, at }, { id, kind: 'gap', level, seed, answer: given, hints });
+  return answerExercise(shop.db, { personId, at }, { id, kind: 'gap', level, seed, answer: given, hints, family: null });
 };
 const sits = async (personId: string = PEOPLE.tech.id) => (await sitsOf(shop.db, personId)).find((s) => s.kind === 'gap');
 

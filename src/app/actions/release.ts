@@ -1,12 +1,11 @@
 'use server';
 
 import { may } from '@/core/people/role';
-import { sayUntil } from '@/core/quantity/say-time';
 import { EndKey } from '@/core/release/release-schemas';
 import { fail } from '@/core/result';
 import { JustTarget, Leave, Reopen, Sign } from '@/core/unit/unit-schemas';
 import { loadUnit } from '@/db/engine/load-unit';
-import { checkPin } from '@/db/people/people';
+import { checkPin, sayPinError } from '@/db/people/people';
 import { release, signForRelease } from '@/db/release/release';
 import { endShopKey } from '@/db/release/shop-key';
 import { leave, reopen } from '@/db/unit/sign-off';
@@ -16,13 +15,7 @@ import { changeOf } from '../_server/change-of';
 /** One signature under a release. Whoever signs enters their PIN, also when they are signed in. */
 export const signAction = act('bench', Sign, async (i, { db, person, now }) => {
   const signer = await checkPin(db, i.signerId, i.pin, now, { kind: 'signed-in', personId: person.id });
-  if (!signer.ok)
-    return fail({
-      code: 'refused',
-      reasons: [
-        signer.error.code === 'locked' ? `Too many wrong PINs. Locked ${sayUntil(signer.error.until, now)}.` : 'That is not the PIN.',
-      ],
-    });
+  if (!signer.ok) return fail({ code: 'refused', reasons: [sayPinError(signer.error, now)] });
   const record = await loadUnit(db, i.unitId);
   const doing = (record?.signatures.length ?? 0) === 0 ? 'sign-first' : 'sign-second';
   if (!may(signer.value.role, doing))

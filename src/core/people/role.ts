@@ -18,6 +18,8 @@ const MAY = {
   exit: ['lead', 'owner'],
   plan: ['technician', 'lead', 'counter', 'owner'],
   rules: ['lead', 'owner'],
+  /** Says what stations ask, and signs skills off. */
+  teach: ['lead', 'owner'],
   /** Systems of machines, and bleeding them. */
   machine: ['technician', 'lead', 'counter', 'owner'],
   prices: ['lead', 'owner'],

@@ -1,5 +1,7 @@
 import type { System } from '../bleed/system';
+import type { Patch } from '../bore-map/patch';
 import type { FamilyName } from '../family/family-name';
+import type { Geometry } from '../family/geometry';
 import type { Seat } from '../quantity/thread';
 import type { GapSheet } from '../set/gap-sheet';
 
@@ -44,7 +46,11 @@ export type Picture =
       readonly diasMm: readonly (readonly number[])[];
       readonly budget: number;
     }
-  | { readonly kind: 'trace'; readonly points: readonly { readonly tS: number; readonly pBar: number }[] };
+  | { readonly kind: 'trace'; readonly points: readonly { readonly tS: number; readonly pBar: number }[] }
+  /** Fluid pushed in, ml, against the pressure that it made. */
+  | { readonly kind: 'filling'; readonly points: readonly { readonly mlIn: number; readonly pBar: number }[] }
+  /** A bore unrolled, with its marks by their names. */
+  | { readonly kind: 'map'; readonly geometry: Geometry; readonly marks: readonly (Patch & { readonly name: string })[] };
 
 /** A sliding scale: its main divisions and how finely its vernier parts one. */
 export type Scale = { readonly unit: 'mm' | 'in'; readonly division: number; readonly parts: number };

@@ -2,12 +2,13 @@ import { describe, expect, test } from 'vitest';
 import { bleedPlan } from '../bleed/bleed-plan';
 import { questionOf } from '../bleed/system-question';
 import { FAMILIES } from '../family/families';
+import { FAMILY_NAMES } from '../family/family-name';
 import { STANDARD_RULES } from '../rules/rule-set';
 import { randomFrom } from '../statistics/random';
 import { between, oneOf, shuffled } from './draw';
 import { type Answer, type Exercise, isRight, LEVELS, type Level, whyNot } from './exercise';
-import { exerciseOf, PRACTICE_KIND_NAMES, type PracticeKind } from './kinds';
-import { DOWN_AFTER, levelAfter, nextKind, type Sits, UP_AFTER } from './path';
+import { exerciseOf, kindsOf, PRACTICE_KIND_NAMES, type PracticeKind } from './kinds';
+import { DOWN_AFTER, familyPaths, KNOWN_AFTER, levelAfter, nextKind, nextOf, type Sits, UP_AFTER } from './path';
 
 /** An answer of the form, by chance. */
 const guess = (e: Exercise, seed: number): Answer => {
@@ -70,32 +71,59 @@ const faults = (e: Exercise): readonly string[] => {
   }
 };
 
+/** Of each level, a thousand of a kind. */
+const SEEDS = 334;
+
 describe.each(PRACTICE_KIND_NAMES)('%s', (kind) => {
-  // Those that judge a bore or a hold each time take a thousand of them by thirds.
-  const seeds = kind === 'trace' || kind === 'judge' ? 334 : 1000;
-  test.each(LEVELS)(
-    'level %d: of a thousand seeds each has one right answer, agreed by its grader; a wrong one is never right',
-    (level) => {
-      const said = new Set<string>();
-      for (let seed = 1; seed <= seeds; seed++) {
-        const e = exerciseOf(kind, level, seed);
-        const at = [kind, level, seed];
-        expect([...at, faults(e)]).toEqual([...at, []]);
-        expect([...at, isRight(e, e.right)]).toEqual([...at, true]);
-        const tried = guess(e, seed);
-        const same =
-          e.form.kind === 'number'
-            ? Math.abs((tried as number) - (e.right as number)) <= e.form.within
-            : JSON.stringify(tried) === JSON.stringify(e.right);
-        expect([...at, isRight(e, tried)]).toEqual([...at, same]);
-        if (!same) expect([...at, whyNot(e, tried).length > 0]).toEqual([...at, true]);
-        said.add(JSON.stringify(e.right));
+  test.each(LEVELS)('level %d: each seed has one right answer, agreed by its grader; a wrong one is never right', (level) => {
+    const said = new Set<string>();
+    for (let seed = 1; seed <= SEEDS; seed++) {
+      const e = exerciseOf(kind, level, seed);
+      const at = [kind, level, seed];
+      expect([...at, faults(e)]).toEqual([...at, []]);
+      expect([...at, isRight(e, e.right)]).toEqual([...at, true]);
+      const tried = guess(e, seed);
+      const same =
+        e.form.kind === 'number'
+          ? Math.abs((tried as number) - (e.right as number)) <= e.form.within
+          : JSON.stringify(tried) === JSON.stringify(e.right);
+      expect([...at, isRight(e, tried)]).toEqual([...at, same]);
+      if (!same) expect([...at, whyNot(e, tried).length > 0]).toEqual([...at, true]);
+      said.add(JSON.stringify(e.right));
+    }
+    expect(said.size).toBeGreaterThan(1);
+    // The same seed, the same exercise.
+    expect(exerciseOf(kind, level, 77)).toEqual(exerciseOf(kind, level, 77));
+  });
+});
+
+describe.each(FAMILY_NAMES)('of %s alone', (family) => {
+  test.each(kindsOf(family))('%s has one right answer at each level, and is of no other family', (kind) => {
+    for (const level of LEVELS)
+      for (let seed = 1; seed <= 40; seed++) {
+        const e = exerciseOf(kind, level, seed, family);
+        expect([level, seed, faults(e)]).toEqual([level, seed, []]);
+        expect(e.facts[0]).toContain(FAMILIES[family].label);
       }
-      expect(said.size).toBeGreaterThan(1);
-      // The same seed, the same exercise.
-      expect(exerciseOf(kind, level, 77)).toEqual(exerciseOf(kind, level, 77));
-    },
-  );
+  });
+});
+
+test('a beginner’s path goes family by family, what has fewest parts first; a kind is known after right ones without a hint', () => {
+  const order = familyPaths([]).map((p) => p.family);
+  expect(order[0]).toBe('wheel-single');
+  expect(order.at(-1)).toBe('master-tandem');
+  expect([...order].sort()).toEqual([...FAMILY_NAMES].sort());
+  const one = { kind: 'label', family: 'slave', right: true, hints: 0 };
+  const slave = (tries: Parameters<typeof familyPaths>[0]) => familyPaths(tries).find((p) => p.family === 'slave');
+  expect(slave(Array(KNOWN_AFTER - 1).fill(one))?.known).toEqual([]);
+  const paths = familyPaths(Array(KNOWN_AFTER).fill(one));
+  expect(slave(Array(KNOWN_AFTER).fill(one))?.known).toEqual(['label']);
+  // A later wrong one, or one with a hint, takes it back; another family’s does not count.
+  expect(slave([{ ...one, right: false }, one, one])?.known).toEqual([]);
+  expect(slave([{ ...one, hints: 1 }, one, one])?.known).toEqual([]);
+  expect(slave(Array(KNOWN_AFTER).fill({ ...one, family: 'wheel-single' }))?.known).toEqual([]);
+  expect(nextOf({ sits: [], paths }, 'slave', 0)).toEqual({ kind: 'order', level: 1, family: 'slave' });
+  expect(nextOf({ sits: [], paths }, null, 0)).toEqual({ kind: 'label', level: 1, family: null });
 });
 
 describe('what is right, by other means', () => {

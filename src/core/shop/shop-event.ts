@@ -11,6 +11,9 @@ export const SHOP_EVENTS = {
   'sessions-ended': 'ended sessions',
   'token-made': 'made a token',
   'token-withdrawn': 'withdrew a token',
+  'skill-asked': 'said what a station asks',
+  'skill-signed': 'signed a skill off',
+  'skill-ended': 'ended a skill',
   'backed-up': 'made a backup',
 } as const;
 export type ShopEventKind = keyof typeof SHOP_EVENTS;

@@ -1,7 +1,8 @@
 import { and, asc, eq, getTableColumns, gt, inArray, sql } from 'drizzle-orm';
+import { sayAskedSkill } from '@/core/people/asked-skill';
 import type { Person } from '@/core/people/role';
 import { fail, ok, type Result } from '@/core/result';
-import { AFTER_LEAVING, type EventKind, ON_ITS_WAY } from '@/core/unit/event-kind';
+import { AFTER_LEAVING, BENCH_WORK, type EventKind, ON_ITS_WAY } from '@/core/unit/event-kind';
 import { summaryOf } from '@/core/unit/facts-of';
 import type { SaveError, Stale } from '@/core/unit/save-error';
 import { lessonsOf } from '@/core/unit/teaches';
@@ -18,6 +19,7 @@ import { loadUnit } from './load-unit';
 import { NUMBER_TAKEN } from './number-taken';
 import { recordAfter } from './record-after';
 import { rowsById } from './rows-by-id';
+import { heldUpAt } from './skill-gate';
 import { moveTallies } from './tally';
 import { whatChanged } from './what-changed';
 
@@ -93,9 +95,10 @@ type Made = { readonly how: 'made'; readonly unit: CachedUnit } | { readonly how
 
 /** One unit changed inside a transaction. */
 const changeInside = async (tx: Tx, change: Change, ahead: CachedUnit | undefined, decide: Decide): Promise<Result<Made, ChangeError>> => {
-  const [[row], repeated] = await Promise.all([
+  const [[row], repeated, heldUp] = await Promise.all([
     tx.select({ version: units.version, changedAt: units.changedAt, shared: sharedStamp }).from(units).where(eq(units.id, change.unitId)),
     repeatOf(tx, change),
+    heldUpAt(tx, { unitId: change.unitId, personId: change.person.id, work: BENCH_WORK[change.kind], at: change.at }),
   ]);
   if (repeated !== undefined) return repeated.ok ? ok({ how: 'repeated', changed: repeated.value }) : repeated;
   const before = isStill(ahead, row) ? ahead.record : await loadUnit(tx, change.unitId);
@@ -104,6 +107,7 @@ const changeInside = async (tx: Tx, change: Change, ahead: CachedUnit | undefine
     return refused(`This unit has left the shop: ${before.unit.exit}.`);
   if (before.unit.goesTo !== null && !ON_ITS_WAY.includes(change.kind))
     return refused('It is on its way to another branch: it is received there first.');
+  if (heldUp !== undefined) return refused(sayAskedSkill(heldUp));
   const clash = change.version === null ? undefined : await staleness(tx, change, change.version, row.version);
   if (clash !== undefined) return fail(clash);
   const at = Math.max(change.at, row.changedAt + 1);

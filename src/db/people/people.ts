@@ -4,6 +4,7 @@ import { and, asc, eq, gt, isNull, lt, sql } from 'drizzle-orm';
 import { hereLockedUntil, IN_A_ROW_MS, PLACE_WINDOW_MS, personLockedUntil, placeLockedUntil } from '@/core/people/lock-out';
 import { type KnownToAll, pinFault } from '@/core/people/pin';
 import { type Person, ROLES } from '@/core/people/role';
+import { sayUntil } from '@/core/quantity/say-time';
 import { fail, ok, type Result } from '@/core/result';
 import type { Db, Reader, Tx } from '../engine/connection';
 import { prepared } from '../engine/prepared';
@@ -16,6 +17,8 @@ import { insertPerson } from './staff';
 
 export type NewPerson = Person & { readonly pin: string };
 export type PinError = { readonly code: 'wrong-pin' } | { readonly code: 'locked'; readonly until: number };
+export const sayPinError = (e: PinError, now: number): string =>
+  e.code === 'locked' ? `Too many wrong PINs. Locked ${sayUntil(e.until, now)}.` : 'That is not the PIN.';
 
 /** Adds a person with a PIN that they have chosen. For the demo and for the first owner of a shop; all others choose theirs by a code (`addMember`). */
 export async function addPerson(db: Db, { pin, ...person }: NewPerson, at: number): Promise<void> {

@@ -14,13 +14,16 @@ import { judgedWay, standingOf, standingOfNew } from '@/core/plan/standing';
 import type { Taught } from '@/core/plan/taught';
 import type { SaidTime } from '@/core/plan/times';
 import { atNow, type Done, workedAt } from '@/core/plan/worked';
+import { skillAt } from '@/core/practice/skill';
 import type { Rules } from '@/core/rules/rule-set';
 import { stored } from '@/core/schema/stored';
 import { branchOf } from '@/core/shop/branch';
 import { PLACE_KINDS, type ShopSettings, weekHours } from '@/core/shop/settings';
+import type { Station } from '@/core/station';
 import { tagOf, type UnitRecord } from '@/core/unit/unit-record';
 import { unitsInShop } from '../engine/cached-units';
 import type { Db } from '../engine/connection';
+import { asksNow, signedSkills } from '../practice/skills';
 import { type AtBranch, isAt } from '../rack/at-branch';
 import { people, units } from '../tables';
 import { openPins } from './pins';
@@ -41,12 +44,14 @@ export async function dayFacts(
   { settings, rules, at }: { readonly settings: ShopSettings; readonly rules: Rules; readonly at: AtBranch | undefined },
 ): Promise<DayFacts> {
   await learn(db, rules.workGapMin);
-  const [records, staff, taught, said, pins] = await Promise.all([
+  const [records, staff, taught, said, pins, asks, signed] = await Promise.all([
     unitsInShop(db, and(isNull(units.goesTo), at && isAt(units.branch, at))),
     db.select().from(people).where(isNull(people.leftAt)).orderBy(asc(people.name)),
     taughtBy(db),
     saidTimesOf(db),
     openPins(db),
+    asksNow(db),
+    signedSkills(db),
   ]);
   const lately = records.filter((r) => r.unit.changedAt > now - LATELY_MS).map((r) => r.unit.id);
   const dones = await donesOf(db, lately, now - LATELY_MS);
@@ -63,7 +68,13 @@ export async function dayFacts(
   return {
     now,
     people: withSigners(
-      withAsking(here.map((p) => workerOf(p, settings, now))),
+      withAsking(
+        here.map((p) => {
+          const worker = workerOf(p, settings, now);
+          const has = (station: Station): boolean => asks[station].gate === 'open' || skillAt(signed, p.id, station, now) !== undefined;
+          return { ...worker, skills: worker.skills.filter((s) => s === 'first-signature' || s === 'second-signature' || has(s)) };
+        }),
+      ),
       // Where no lead works, the owner signs second.
       here.filter((p) => may(p.role, 'sign-second')).map((p) => p.id),
     ),

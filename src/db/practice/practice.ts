@@ -1,9 +1,10 @@
-import { and, desc, eq, sql } from 'drizzle-orm';
+import { and, desc, eq, isNotNull, sql } from 'drizzle-orm';
 import { type Card, createEmptyCard, fsrs, Rating } from 'ts-fsrs';
 import { z } from 'zod';
+import type { FamilyName } from '@/core/family/family-name';
 import { type Answer, isRight, type Level } from '@/core/practice/exercise';
 import { exerciseOf, PRACTICE_KIND_NAMES, type PracticeKind } from '@/core/practice/kinds';
-import { levelAfter, type Sits, UP_AFTER } from '@/core/practice/path';
+import { type FamilyPath, familyPaths, levelAfter, type Sits, UP_AFTER } from '@/core/practice/path';
 import type { Db, Reader } from '../engine/connection';
 import { practiceCards, practiceTries } from '../tables';
 
@@ -15,10 +16,8 @@ export type Answered = {
   readonly seed: number;
   readonly answer: Answer;
   readonly hints: number;
+  readonly family: FamilyName | null;
 };
-/** Which is met next. */
-export type Next = { readonly kind: PracticeKind; readonly level: Level };
-
 const scheduler = fsrs();
 /** A card as it lies in the database: its moments are text there. */
 const Stored = z.looseObject({ due: z.coerce.date(), last_review: z.coerce.date().optional() });
@@ -47,6 +46,17 @@ export const sitsOf = async (db: Reader, personId: string): Promise<readonly Sit
   });
 };
 
+/** How far somebody is with each family. */
+export const pathsOf = async (db: Reader, personId: string): Promise<readonly FamilyPath[]> => {
+  const { kind, family, right, hints } = practiceTries;
+  const tries = await db
+    .select({ kind, family, right, hints })
+    .from(practiceTries)
+    .where(and(eq(practiceTries.personId, personId), isNotNull(family)))
+    .orderBy(desc(practiceTries.at), desc(practiceTries.id));
+  return familyPaths(tries);
+};
+
 /** Judges an answer by its exercise made again, and moves when its kind is met next: wrong comes back at once, a hint counts as hard. A try that came twice counts once. */
 export const answerExercise = (
   db: Db,
@@ -54,12 +64,12 @@ export const answerExercise = (
   given: Answered,
 ): Promise<{ readonly right: boolean }> =>
   db.transaction(async (tx) => {
-    const right = isRight(exerciseOf(given.kind, given.level, given.seed), given.answer);
+    const right = isRight(exerciseOf(given.kind, given.level, given.seed, given.family ?? undefined), given.answer);
     const { personId, at } = by;
-    const { kind, level, seed, hints } = given;
+    const { kind, level, seed, hints, family } = given;
     const added = await tx
       .insert(practiceTries)
-      .values({ id: given.id, personId, kind, level, seed, at, right, hints })
+      .values({ id: given.id, personId, kind, level, seed, at, right, hints, family })
       .onConflictDoNothing();
     if (added.rowsAffected === 0) return { right };
     const own = and(eq(practiceCards.personId, personId), eq(practiceCards.kind, kind));

@@ -13,6 +13,7 @@ import { GapDrawing } from '../set/gap-drawing';
 import { Scroll } from '../unit/scroll';
 import { Dial } from './dial';
 import { HiddenBore } from './hidden-bore';
+import { PracticeMap } from './practice-map';
 import { PracticeSection } from './practice-section';
 import { Vernier } from './vernier';
 
@@ -37,6 +38,17 @@ export function PracticePicture({ picture }: { readonly picture: Picture }) {
       return <GapDrawing sheet={picture.sheet} gapMm={undefined} />;
     case 'system':
       return <Unnumbered picture={picture} />;
+    case 'map':
+      return <PracticeMap picture={picture} />;
+    case 'filling':
+      return (
+        <LineChart
+          title="Fluid pushed in"
+          series={[{ name: 'fluid', dash: '', points: picture.points.map((p) => ({ x: p.pBar, y: p.mlIn })) }]}
+          x={{ name: 'bar', say: (b) => fixed(b, 0) }}
+          y={{ name: 'ml', say: (ml) => fixed(ml, 2) }}
+        />
+      );
     case 'trace':
       return (
         <LineChart

@@ -20,8 +20,8 @@ const named = (family: Family): readonly Family['slots'][number][] =>
   family.slots.filter((s) => family.drawing?.spans[s.id] !== undefined && family.slots.filter((x) => x.name === s.name).length === 1);
 
 /** Names to the numbers on a section. */
-export const labelSection = (random: Random, level: Level): Exercise => {
-  const family = FAMILIES[oneOf(random, BY_LEVEL[level])];
+export const labelSection = (random: Random, level: Level, of?: FamilyName): Exercise => {
+  const family = FAMILIES[of ?? oneOf(random, BY_LEVEL[level])];
   const parts = someOf(random, named(family), 3 + level);
   const options = shuffled(
     random,
@@ -41,15 +41,12 @@ export const labelSection = (random: Random, level: Level): Exercise => {
   };
 };
 
+/** Whether a unit has one open end to lay it out from. */
+export const isLaidOut = (f: FamilyName): boolean => FAMILIES[f].bore === 'blind';
+
 /** A pulled-apart unit in the order from its open end. */
-export const orderParts = (random: Random, level: Level): Exercise => {
-  const family =
-    FAMILIES[
-      oneOf(
-        random,
-        BY_LEVEL[level].filter((f) => FAMILIES[f].bore === 'blind'),
-      )
-    ];
+export const orderParts = (random: Random, level: Level, of?: FamilyName): Exercise => {
+  const family = FAMILIES[of ?? oneOf(random, BY_LEVEL[level].filter(isLaidOut))];
   const axial = named(family).filter((s) => !isRadial(s.kind) && s.kind !== 'reservoir');
   const starts = family.slots.indexOf(axial[0] as Family['slots'][number]);
   const parts = axial
@@ -77,10 +74,11 @@ export const orderParts = (random: Random, level: Level): Exercise => {
   };
 };
 
+export const hasLips = (f: FamilyName): boolean => FAMILIES[f].slots.some((s) => slotFacing(FAMILIES[f], s) !== undefined);
+
 /** Which way each lip opens. */
-export const faceCups = (random: Random, level: Level): Exercise => {
-  const families = BY_LEVEL[level].filter((f) => FAMILIES[f].slots.some((s) => slotFacing(FAMILIES[f], s) !== undefined));
-  const family = FAMILIES[oneOf(random, families)];
+export const faceCups = (random: Random, level: Level, of?: FamilyName): Exercise => {
+  const family = FAMILIES[of ?? oneOf(random, BY_LEVEL[level].filter(hasLips))];
   const seals = named(family).filter((s) => slotFacing(family, s) !== undefined);
   const options = ['toward the open (left) end', 'toward the other end'];
   const pressure = (id: string): string => {

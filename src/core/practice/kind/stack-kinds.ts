@@ -21,8 +21,8 @@ const BY_LEVEL: { readonly [L in Level]: readonly FamilyName[] } = {
 type Made = 'right' | 'turned' | 'old' | 'left-out';
 
 /** A closed unit as somebody noted it: what of it is wrong. */
-export const wrongInStack = (random: Random, level: Level): Exercise => {
-  const family = FAMILIES[oneOf(random, BY_LEVEL[level])];
+export const wrongInStack = (random: Random, level: Level, of?: FamilyName): Exercise => {
+  const family = FAMILIES[of ?? oneOf(random, BY_LEVEL[level])];
   const slots = family.slots.filter((s) => !isRadial(s.kind) && !s.optional && family.slots.filter((x) => x.name === s.name).length === 1);
   const made = slots.map((s): Made => {
     if (random.below(3) > 0) return 'right';
@@ -77,9 +77,12 @@ export const wrongInStack = (random: Random, level: Level): Exercise => {
   };
 };
 
+const GROOVED: readonly FamilyName[] = ['master-lever', 'caliper-half'];
+export const hasGrooves = (f: FamilyName): boolean => GROOVED.includes(f);
+
 /** Which part lies in which groove of the body, from its mouth. */
-export const clipInGroove = (random: Random, level: Level): Exercise => {
-  const family = FAMILIES[oneOf(random, level === 1 ? (['master-lever'] as const) : (['master-lever', 'caliper-half'] as const))];
+export const clipInGroove = (random: Random, level: Level, of?: FamilyName): Exercise => {
+  const family = FAMILIES[of ?? (level === 1 ? 'master-lever' : oneOf(random, GROOVED))];
   const grooves = [...(family.drawing?.grooves ?? [])].sort((a, b) => a.xMm - b.xMm);
   const inGroove = grooves.map((g) => family.slots.find((s) => s.groove === g.id)?.name ?? '');
   const others = someOf(
@@ -107,9 +110,9 @@ export const clipInGroove = (random: Random, level: Level): Exercise => {
 };
 
 /** Where one looks first when a step fails. */
-export const whereToLook = (random: Random, level: Level): Exercise => {
+export const whereToLook = (random: Random, level: Level, of?: FamilyName): Exercise => {
   for (;;) {
-    const family = FAMILIES[oneOf(random, FAMILY_NAMES)];
+    const family = FAMILIES[of ?? oneOf(random, FAMILY_NAMES)];
     const steps = usualSteps(family).filter((s) => level > 1 || isRunStep(s));
     if (steps.length === 0) continue;
     const step = oneOf(random, steps);

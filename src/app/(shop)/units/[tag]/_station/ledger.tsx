@@ -118,6 +118,11 @@ export function Ledger({
         <Go className="inline-flex min-h-[44px] items-center font-bold text-act" href={`/units/${tag}/${inShop ? 'options' : 'hand-over'}`}>
           {inShop ? 'Repair, exchange, new?' : 'Hand over, bill'}
         </Go>
+        {!inShop && may(person.role, 'teach') && (
+          <Go className="inline-flex min-h-[44px] items-center font-bold text-act" href={`/units/${tag}/case`}>
+            A case for practice
+          </Go>
+        )}
         {sumsFor(record).map(([href, name]) => (
           <Go key={href} className="inline-flex min-h-[44px] items-center font-bold text-act" href={href}>
             {name}

@@ -20,11 +20,14 @@ import { type StationPicture, stationPicture } from '@/core/unit/station-picture
 import { tagNumber, tagOf, type UnitRecord } from '@/core/unit/unit-record';
 import { unitOfTag } from '@/db/engine/cached-units';
 import { theDb } from '@/db/engine/connection';
+import { heldUpAt } from '@/db/engine/skill-gate';
 import { staff } from '@/db/people/people';
+import { standBysFor } from '@/db/practice/skills';
 import { rulesInForce } from '@/db/rules/rules';
 import { historyOf } from '@/db/unit/history';
 import { otherLives } from '@/db/unit/lives';
 import type { DrawnBore } from '@/ui/drawing/section-view';
+import { StandByBox } from '@/ui/practice/stand-by-box';
 import { Go } from '@/ui/shell/go';
 import { NextStation } from '@/ui/unit/next-station';
 import { Ribbon } from '@/ui/unit/ribbon';
@@ -84,12 +87,17 @@ export const stationPage = (station: Station, work: (at: AtStation) => ReactNode
     ]);
     if (record === undefined) notFound();
     const { unit } = record;
-    const [lives, history] = await Promise.all([otherLives(db, unit), historyOf(db, unit.id)]);
     const now = Date.now();
+    const [lives, history, heldUp] = await Promise.all([
+      otherLives(db, unit),
+      historyOf(db, unit.id),
+      heldUpAt(db, { unitId: unit.id, personId: person.id, work: station, at: now }),
+    ]);
     const route = routeOfUnit(record);
     const stop = route.find((s) => s.station === station);
     const inShop = unit.exit === null;
     const asked = (await searchParams) ?? {};
+    const itsTurn = mayWork(station, record, route, person.role);
     const named = Number(asked.pot);
     const pot = hasPot(unit, named) ? named : (potToDo(record, station) ?? 1);
     const at: AtStation = {
@@ -104,7 +112,7 @@ export const stationPage = (station: Station, work: (at: AtStation) => ReactNode
       rules,
       inShop,
       branches: settings.branches,
-      atWork: mayWork(station, record, route, person.role),
+      atWork: itsTurn && heldUp === undefined,
       unmet: whyNotDone(station, factsOf(record)).map(sayWhyNot),
       ledger: <Ledger record={record} station={station} person={person} people={people} history={history} lives={lives} now={now} />,
       now,
@@ -130,6 +138,7 @@ export const stationPage = (station: Station, work: (at: AtStation) => ReactNode
         />
         <Ribbon tag={tagOf(unit)} route={route} here={station} />
         <NextStation key={`${tagOf(unit)} ${station}`} next={nextOf(at, route)} />
+        {itsTurn && heldUp !== undefined && <StandByBox station={station} able={await standBysFor(db, station, person.id, people, now)} />}
         {EACH_BORE.includes(station) && <Pots at={at} />}
         {await work(at)}
       </StationProvider>
