@@ -69,13 +69,12 @@ export function MakeCaseForm({
                   key={id}
                   type="button"
                   aria-pressed={on}
-                  aria-label={`Photo ${i + 1}`}
                   className={`border-2 p-0.5 ${on ? 'border-act' : 'border-hair'}`}
                   onClick={() => setPhotos(on ? photos.filter((p) => p !== id) : [...photos, id])}
                 >
                   {/* biome-ignore lint/performance/noImgElement: re-encoded to size when it was stored */}
                   <img src={`/photos/${id}?size=small`} alt="" className="size-20 object-cover" loading="lazy" />
-                  {on ? '✓ goes along' : 'left out'}
+                  Photo {i + 1} {on ? '✓ goes along' : 'left out'}
                 </button>
               );
             })}
