@@ -68,3 +68,20 @@ export const tellWay = (request, { origin, secure }) => {
   headers['x-forwarded-proto'] = origin?.split(':')[0] ?? proto ?? (secure ? 'https' : 'http');
   headers['x-forwarded-host'] = origin === undefined ? (host ?? headers.host ?? 'localhost') : new URL(origin).host;
 };
+
+/** Of a practice unit: its stations, and what they fetch of it. Whatever else there is of a unit (its bill, its papers, its photos) is the shop's. */
+const PRACTISED =
+  /^\/(?:units\/try-0*(\d{1,9})(?:\/(?:book-in|strip|clean|gauge|judge|hone|sleeve|kit|close-up|set|prove|release|history))?|api\/v1\/units\/try-0*(\d{1,9})\/(?:section\.\w+|bore-map\.\w+|marks\.csv|readings\.csv|causes|kit-sets|runs\/[^/]+\/trace\.csv))\/?$/i;
+/** Lines that a page follows whatever it is of: the page that asks tells whose. */
+const FOLLOWED = /^\/api\/v1\/(?:rig|devices\/[^/]+)\/stream$/;
+
+/** The number of the practice job that a request is of; undefined for the shop's own. */
+export const practiceJobOf = ({ url = '/', headers }) => {
+  const path = url.split('?')[0] ?? '/';
+  const of = (address) => {
+    const [, page, part] = PRACTISED.exec(address) ?? [];
+    return page === undefined && part === undefined ? undefined : Number(page ?? part);
+  };
+  const from = headers.referer;
+  return FOLLOWED.test(path) && from !== undefined && URL.canParse(from) ? of(new URL(from).pathname) : of(path);
+};

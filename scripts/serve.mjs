@@ -1,5 +1,6 @@
 // node scripts/serve.mjs [port] | --help: the built application, behind one handler that gives every page its content policy.
 // A policy in Next's own proxy file does the same at a quarter of an empty page's time for each request.
+import { AsyncLocalStorage } from 'node:async_hooks';
 import { randomUUID } from 'node:crypto';
 import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:http';
@@ -7,7 +8,7 @@ import { createServer as createSecureServer } from 'node:https';
 import { join, resolve } from 'node:path';
 import compression from 'compression';
 import next from 'next';
-import { policyOf, refusal, tellWay, withoutBadCookies } from './request.mjs';
+import { policyOf, practiceJobOf, refusal, tellWay, withoutBadCookies } from './request.mjs';
 
 if (process.argv.includes('--help')) {
   const { tsImport } = await import('tsx/esm/api');
@@ -37,6 +38,8 @@ await app.prepare();
 const [thorough, quick] = [compression(), compression({ level: 1 })];
 
 globalThis.eddrinAsked = new Map();
+/** Which practice job a request is of, if any: its pages and what they send find that job's database in place of the shop's (src/db/engine/connection.ts). */
+globalThis.eddrinPlace = new AsyncLocalStorage();
 
 /** Writes a request to the log once it is answered: what failed or was slow is told (a stream is never slow), the rest only where `EDDRIN_LOG` asks for it. */
 const SLOW_MS = 1000;
@@ -111,7 +114,9 @@ const server = listener((request, response) => {
     response.setHeader('content-security-policy', policy);
     response.setHeader('permissions-policy', 'camera=(self), microphone=(), geolocation=()');
   }
-  (fixed ? thorough : quick)(request, response, () => void handle(request, response));
+  (fixed ? thorough : quick)(request, response, () =>
+    globalThis.eddrinPlace.run(practiceJobOf(request), () => void handle(request, response)),
+  );
 });
 // A request that comes drop by drop is cut off; a photo on a slow line is not.
 server.headersTimeout = 15_000;

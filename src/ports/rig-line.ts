@@ -32,8 +32,10 @@ export type RigCommand =
 
 export type RigLine = { readonly send: (command: RigCommand) => void; readonly close: () => void };
 
-/** Where the rig listens: `EDDRIN_RIG`, host:port. */
-export const rigAddress = (): { readonly host: string; readonly port: number } => {
+export type RigAddress = { readonly host: string; readonly port: number };
+
+/** Where the shop’s rig listens: `EDDRIN_RIG`, host:port. */
+export const rigAddress = (): RigAddress => {
   const [host, port] = setting('EDDRIN_RIG').split(':');
   return { host: host || '127.0.0.1', port: Number(port ?? 7411) };
 };
@@ -43,8 +45,12 @@ export const rigAddress = (): { readonly host: string; readonly port: number } =
  * @param hear gets every message, or `rubbish` for a line that is none
  * @param lost is called once when the line breaks or cannot be made
  */
-export function openRigLine(hear: (message: RigMessage | { readonly rubbish: string }) => void, lost: (why: string) => void): RigLine {
-  const socket: Socket = connect(rigAddress());
+export function openRigLine(
+  at: RigAddress,
+  hear: (message: RigMessage | { readonly rubbish: string }) => void,
+  lost: (why: string) => void,
+): RigLine {
+  const socket: Socket = connect(at);
   let over = false;
   const end = (why: string): void => {
     if (over) return;

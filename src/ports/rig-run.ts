@@ -3,7 +3,7 @@ import type { RunStep } from '@/core/prove/programme/step';
 import type { RigSample } from '@/core/prove/rig-sample';
 import type { RunAnalysis } from '@/core/prove/run-analysis';
 import { fail, ok, type Result } from '@/core/result';
-import { openRigLine, type RigLine, type RigMessage } from './rig-line';
+import { openRigLine, type RigAddress, type RigLine, type RigMessage, rigAddress } from './rig-line';
 
 export type RunOrder = {
   readonly runId: string;
@@ -79,6 +79,9 @@ export class RigKeeper {
   private breakOff: (why: string) => void = () => {};
   private readonly followers = new Set<Follower>();
 
+  /** @param address where its rig listens, asked with each run */
+  constructor(private readonly address: () => RigAddress = rigAddress) {}
+
   get current(): RigRun | undefined {
     return this.run;
   }
@@ -151,7 +154,7 @@ export class RigKeeper {
       if (fault !== undefined) return broken(fault);
       this.take(message);
     };
-    this.line = openRigLine(hear, broken);
+    this.line = openRigLine(this.address(), hear, broken);
     this.waitForHolder();
     this.line.send({ cmd: 'begin', unit: order.tag });
     this.line.send({

@@ -17,6 +17,7 @@ import * as messages from '@/app/actions/messages';
 import * as open from '@/app/actions/open';
 import * as people from '@/app/actions/people';
 import * as practice from '@/app/actions/practice';
+import * as practiceJob from '@/app/actions/practice-job';
 import * as prices from '@/app/actions/prices';
 import * as programme from '@/app/actions/programme';
 import * as prove from '@/app/actions/prove';
@@ -58,6 +59,7 @@ const actions = {
   ...open,
   ...people,
   ...practice,
+  ...practiceJob,
   ...prices,
   ...programme,
   ...prove,
@@ -170,6 +172,10 @@ const ASKS: { readonly [A in Exclude<keyof typeof actions, (typeof AT_THE_DOOR)[
   unpinAction: 'plan',
   offerPlanAction: 'plan',
   answerExerciseAction: 'see',
+  beginJobAction: 'see',
+  endJobAction: 'see',
+  measureAction: 'bench',
+  tryStrokesAction: 'bench',
   saveAsksAction: 'teach',
   signSkillAction: 'teach',
   endSkillAction: 'teach',

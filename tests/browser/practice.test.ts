@@ -1,7 +1,9 @@
 import { afterAll, beforeAll, expect, test } from 'vitest';
-import { ready, shows } from './bench';
+import { isAt, ready, shows } from './bench';
 import { signIn } from './browser';
 import { type AtWork, closeShop, openShopAs } from './hand';
+import { Person } from './person';
+import { CLUTCH_SLAVE, clean, closeUp, kit, strip } from './work';
 
 // An apprentice's ten minutes: exercises by keyboard and by touch, told by their arithmetic, met again by how they sit.
 
@@ -77,4 +79,49 @@ test('another’s practice is not shown', async () => {
   await ready(other);
   expect(await other.$$eval('table tbody td:nth-child(4)', (all) => all.map((c) => c.textContent).filter((t) => t !== '0'))).toEqual([]);
   await other.browserContext().close();
+});
+
+test('a whole job on a practice unit: at the real stations, without colour, until its truth is laid beside what was found', async () => {
+  const p = new Person(hand);
+  await hand.go('/practice/job');
+  await hand.press('Take a practice unit');
+  await isAt(page, 'strip');
+  expect(page.url()).toContain('/units/TRY-0001/');
+  await shows(page, 'Practice: no real unit.');
+  expect(await page.$eval('[aria-label="Practice unit"]', (e) => getComputedStyle(e.parentElement as HTMLElement).filter)).toBe('grayscale(1)');
+  // The rack knows nothing of it, and the shop finds none of that name.
+  const other = await (await browser.createBrowserContext()).newPage();
+  await signIn(other, app.origin, 'pell-wickert', '2605');
+  expect(await other.evaluate(() => document.body.innerText)).not.toContain('TRY-');
+  await other.goto(`${app.origin}/units/TRY-0001/options`);
+  await shows(other, 'There is no such');
+  await other.browserContext().close();
+
+  await strip(p, { ...CLUTCH_SLAVE, choice: 'wheel-double', odd: [] });
+  await p.next('clean');
+  await clean(p);
+  await p.next('gauge');
+  await hand.press('Measure all over');
+  await page.waitForFunction(() => [...document.querySelectorAll<HTMLInputElement>('[data-cell]')].every((c) => c.value !== ''));
+  await p.click('Save gauging');
+  await p.next('judge');
+  await p.click('Save judgement');
+  await p.next('kit');
+  await kit(p);
+  await p.next('close-up');
+  await closeUp(p);
+  await p.next('prove');
+  await p.click('The shield is shut');
+  await p.click('Pressurise and hold');
+  await shows(page, /on the rig: finished/, 90_000);
+  await hand.press('End, and lay its truth beside it');
+  await shows(page, /TRY-0001, .* of \d+ found/);
+  const told = await page.$$eval('table tbody tr', (rows) => rows.map((r) => [...r.children].map((c) => c.textContent ?? '')));
+  const line = (what: string) => told.find((r) => r[1] === what);
+  expect(line('How wide it was at its widest')?.[3]).toMatch(/^\d\d\.\d{3} mm$/);
+  expect(line('How it held')?.[3]).toMatch(/passed|failed/);
+  // No mark was drawn, and the one that was there is told.
+  expect(told.some((r) => r[1]?.startsWith('The mark at') && r[3] === 'not looked at')).toBe(true);
+  await page.goto(`${app.origin}/units/TRY-0001/strip`);
+  await shows(page, 'There is no such');
 });

@@ -5,7 +5,7 @@ import { branchOf } from '@/core/shop/branch';
 import { tagOf } from '@/core/unit/unit-record';
 import { lastGoodBackup } from '@/db/backup/run-backup';
 import { openMessages } from '@/db/customer/outbox';
-import { theDb } from '@/db/engine/connection';
+import { shopDb } from '@/db/engine/connection';
 import { openWaits } from '@/db/unit/waits';
 import { Follow } from '@/ui/shell/follow';
 import { NewBuild } from '@/ui/shell/new-build';
@@ -24,7 +24,7 @@ import { signOutAction } from '../actions/people';
 export const dynamic = 'force-dynamic';
 
 export default async function ShopLayout({ children }: { readonly children: ReactNode }) {
-  const db = await theDb();
+  const db = await shopDb();
   const [person, units, waits, { settings }, backup, messages] = await Promise.all([
     personOrSignIn(),
     unitsOf(),

@@ -8,10 +8,13 @@ import { problemsOf, sayFault } from '@/core/schema/problems';
 import type { Sends } from '@/core/schema/sends';
 import { sent } from '@/core/schema/stored';
 import type { SaveError } from '@/core/unit/save-error';
-import { type Db, theDb } from '@/db/engine/connection';
+import { type Db, practiceNow, theDb } from '@/db/engine/connection';
 import { NUMBER_TAKEN } from '@/db/engine/number-taken';
 import { theLog } from '@/log';
 import { currentPerson } from './who';
+
+/** What is done to a practice unit as to any other; its customer is asked of nobody, but may be noted. */
+const PRACTISED: readonly Doing[] = ['see', 'bench', 'kit', 'book-in', 'override', 'reopen'];
 
 type Caller = { readonly db: Db; readonly person: Person; readonly now: number };
 
@@ -32,6 +35,8 @@ export const act = <S extends z.ZodType, T>(
       const person = await currentPerson();
       if (person === undefined) return fail({ code: 'signed-out' });
       if (!may(person.role, doing)) return fail({ code: 'forbidden' });
+      if (practiceNow() !== undefined && !PRACTISED.includes(doing))
+        return fail({ code: 'refused', reasons: ['That is no part of a practice job.'] });
       const parsed = taken.safeParse(input, { error: sayFault });
       if (!parsed.success) return fail({ code: 'invalid', problems: problemsOf(parsed.error) });
       const result = await work(parsed.data, { db: await theDb(), person, now: Date.now() });

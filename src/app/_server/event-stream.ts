@@ -1,5 +1,5 @@
 import type { Person } from '@/core/people/role';
-import { theDb } from '@/db/engine/connection';
+import { shopDb } from '@/db/engine/connection';
 import { isStillIn } from '@/db/people/people';
 import { problem } from './request';
 
@@ -41,7 +41,7 @@ export function eventStream(request: Request, person: Person, follow: (send: (ev
         }
       };
       const alive = setInterval(async () => {
-        const still = await theDb()
+        const still = await shopDb()
           .then((db) => isStillIn(db, request.headers, person.id, Date.now()))
           .catch(() => false);
         if (over) return;

@@ -9,9 +9,9 @@ import type { Db } from '@/db/engine/connection';
 import { endRun, keepPiece, type RunEnd } from '@/db/prove/prove';
 import { rulesInForce } from '@/db/rules/rules';
 import { theLog } from '@/log';
-import { theRig } from '@/ports/rig-run';
 import { analysed } from './analysed';
 import { changeOf } from './change-of';
+import { rigHere } from './rig-here';
 
 /** Has the rig run a step whose beginning is stored, and stores what comes of it, whoever looks. */
 export async function runOnRig(
@@ -27,7 +27,7 @@ export async function runOnRig(
   // A piece that is still being written when the run ends would be left behind: the end waits for it.
   let writing: Promise<unknown> = Promise.resolve();
   const order = { runId, unitId: record.unit.id, tag: tagOf(record.unit), by: person.name, holder, step };
-  const started = theRig().start(
+  const started = rigHere().start(
     order,
     (asRun, samples) => analysed(asRun, samples, { rules, keptBar: keptBarOf(record), readTo: FINE, way: 'rig' }),
     {

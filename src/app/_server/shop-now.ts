@@ -1,6 +1,6 @@
 import { cache } from 'react';
-import { theDb } from '@/db/engine/connection';
+import { shopDb } from '@/db/engine/connection';
 import { theShop } from '@/db/shop/settings';
 
 /** The shop's settings; asked once a request. */
-export const shopNow = cache(async () => theShop(await theDb()));
+export const shopNow = cache(async () => theShop(await shopDb()));

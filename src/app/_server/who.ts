@@ -2,13 +2,13 @@ import { headers } from 'next/headers';
 import { redirect } from 'next/navigation';
 import { cache } from 'react';
 import type { Person } from '@/core/people/role';
-import { theDb } from '@/db/engine/connection';
+import { shopDb } from '@/db/engine/connection';
 import { whoIs } from '@/db/people/people';
 
 /** Who holds this request's session; asked once a request. */
 export const currentPerson = cache(async (): Promise<Person | undefined> => {
   const sent = await headers();
-  const person = await whoIs(await theDb(), sent);
+  const person = await whoIs(await shopDb(), sent);
   if (person !== undefined) globalThis.eddrinAsked?.set(String(sent.get('x-request-id')), person.id);
   return person;
 });

@@ -11,16 +11,17 @@ import { runStepOf, startRun, storeRun } from '@/db/prove/prove';
 import { leaveRigQueue, queueForRig, rigQueued } from '@/db/prove/rig-queue';
 import { among } from '@/db/rack/at-branch';
 import { theShop } from '@/db/shop/settings';
-import { theRig } from '@/ports/rig-run';
 import { act } from '../_server/act';
 import { analysed } from '../_server/analysed';
 import { changeOf } from '../_server/change-of';
 import { rigBranch } from '../_server/rig-branch';
+import { readyRig, rigHere } from '../_server/rig-here';
 import { runOnRig } from '../_server/run-on-rig';
 
 /** Starts a step on the rig. The run belongs to this server from here on: its end is stored whoever looks. */
 export const startRunAction = act('bench', StartRun, async (i, { db, person, now }) => {
-  const rig = theRig();
+  await readyRig();
+  const rig = rigHere();
   if (rig.busy) return fail({ code: 'refused', reasons: [`The rig is busy with ${rig.current?.order.tag}. Queue for it.`] });
   const [{ branches }, rigAt] = [(await theShop(db)).settings, await rigBranch()];
   const [first] = await rigQueued(db, among(rigAt, branches));
@@ -46,12 +47,12 @@ export const startRunAction = act('bench', StartRun, async (i, { db, person, now
 
 /** The hold that asks for it goes on. */
 export const holdLongerAction = act('bench', z.object({}), async () =>
-  theRig().holdLonger() ? ok(null) : fail({ code: 'refused', reasons: ['No hold on the rig asks to go on.'] }),
+  rigHere().holdLonger() ? ok(null) : fail({ code: 'refused', reasons: ['No hold on the rig asks to go on.'] }),
 );
 
 /** Anyone may let the pressure down. */
 export const abortRunAction = act('see', z.object({}), async (_, { person }) => {
-  theRig().abort(`let down by ${person.name}`);
+  rigHere().abort(`let down by ${person.name}`);
   return ok(null);
 });
 

@@ -1,6 +1,8 @@
 import type { z } from 'zod';
 import { bleedPlan } from '../bleed/bleed-plan';
 import { BleedRequest } from '../bleed/bleed-schema';
+import { comebacks } from '../book/comebacks';
+import { ComebacksRequest } from '../book/comebacks-schema';
 import { stackCheck } from '../close-up/stack-check';
 import { StackRequest } from '../close-up/stack-schema';
 import { routeCost } from '../cost/route-cost';
@@ -70,5 +72,6 @@ export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map([
   ['bleed-plan', calculation('In which order is it bled, how much fluid, how many strokes?', BleedRequest, bleedPlan)],
   ['line', calculation('How long is the tube cut, where is it bent, does it fit its ports?', LineRequest, lineOf, lineProblems)],
   ['schedule', calculation('Who does what next?', ScheduleRequest, schedule)],
+  ['comebacks', calculation('What holds, and for how long?', ComebacksRequest, comebacks)],
   ['air-check', calculation('Is there air in it?', AirCheckRequest, (input, rules) => airCheck(input.fill, rules))],
 ]);

@@ -9,6 +9,7 @@ import { text } from '../schema/text';
 import { MOST_BRANCHES } from './branch';
 import { DAYS, parseHours, type WeekHours } from './hours';
 import { DaysOffSchema, HoursSchema, type HoursTyped } from './hours-schema';
+import { PRACTICE_LETTERS } from './practice-tag';
 
 /** Places that units wait for: each does one thing at a time, or as many as it holds. */
 export const PLACE_KINDS = ['hone', 'bath', 'rig'] as const;
@@ -35,7 +36,8 @@ const FIELDS = {
     .trim()
     .max(5, 'is one to five letters')
     .toUpperCase()
-    .regex(/^[A-Z]{1,5}$/, 'is one to five letters'),
+    .regex(/^[A-Z]{1,5}$/, 'is one to five letters')
+    .refine((letters) => letters !== PRACTICE_LETTERS, 'are those of practice units: choose others'),
   /** The next tag has this number, or one more than the last where that is more. */
   nextTag: z.number('which number?').int().min(1).max(900_000_000),
   currency: currencyName,

@@ -1,17 +1,5 @@
 import { NOISE } from './compare';
-
-/** Lanczos, g = 7, nine terms. @source C. Lanczos 1964; coefficients of P. Godfrey */
-const LANCZOS = [
-  0.99999999999980993, 676.5203681218851, -1259.1392167224028, 771.32342877765313, -176.61502916214059, 12.507343278686905,
-  -0.13857109526572012, 9.9843695780195716e-6, 1.5056327351493116e-7,
-] as const;
-/** ln Γ(x) for x > 0. */
-const logGamma = (x: number): number => {
-  if (x < 0.5) return Math.log(Math.PI / Math.sin(Math.PI * x)) - logGamma(1 - x);
-  const t = x + 6.5;
-  const sum = LANCZOS.reduce((s, c, i) => (i === 0 ? c : s + c / (x - 1 + i)), 0);
-  return 0.5 * Math.log(2 * Math.PI) + (x - 0.5) * Math.log(t) - t + Math.log(sum);
-};
+import { logGamma } from './gamma';
 
 /**
  * Regularised incomplete beta function I_x(a, b): the chance that a Beta(a, b) is at most x. a and b above 0, x from 0 to 1.

@@ -1,9 +1,10 @@
 import { fc, test as property } from '@fast-check/vitest';
 import { describe, expect, test } from 'vitest';
 import { above, atMost, roundUpTo } from './compare';
+import { chiSquareTail } from './gamma';
 import { leastSquares } from './least-squares';
 import { huberFit } from './robust';
-import { mean, median, normalCdf, spread } from './summary';
+import { mean, median, normalCdf, normalQuantile, spread } from './summary';
 
 describe('comparing computed numbers', () => {
   test.each([
@@ -118,5 +119,27 @@ describe('a robust fit', () => {
     const y = [0, 0, 0, 1, -1];
     const { sigma, residuals } = huberFit(level(y), y.length, 10);
     expect(residuals.map((e) => Math.abs(e)).sort()[2]).toBeCloseTo(sigma / 1.4826, 12);
+  });
+});
+
+describe('tails', () => {
+  // Tables, and where there is a closed form that: of two degrees it is e^(−x/2), of four e^(−x/2)·(1 + x/2), of one twice the normal’s.
+  test.each([
+    [3.841458820694124, 1, 0.05],
+    [6.634896601021214, 1, 0.01],
+    [16.918977604620448, 9, 0.05],
+    [0, 3, 1],
+  ])('χ² of %d with %d degrees leaves %d', (x, df, p) => expect(chiSquareTail(x, df)).toBeCloseTo(p, 12));
+  test('χ² by closed forms', () => {
+    for (const x of [0.1, 1, 3, 10, 40, 120]) {
+      expect(chiSquareTail(x, 2)).toBeCloseTo(Math.exp(-x / 2), 13);
+      expect(chiSquareTail(x, 4)).toBeCloseTo(Math.exp(-x / 2) * (1 + x / 2), 13);
+      expect(chiSquareTail(x, 1)).toBeCloseTo(2 * normalCdf(-Math.sqrt(x)), 12);
+    }
+  });
+  test('the normal law backwards', () => {
+    expect(normalQuantile(0.975)).toBeCloseTo(1.959963984540054, 12);
+    expect(normalQuantile(0.5)).toBeCloseTo(0, 12);
+    for (const p of [0.001, 0.2, 0.9995]) expect(normalCdf(normalQuantile(p))).toBeCloseTo(p, 13);
   });
 });

@@ -21,6 +21,17 @@ export const normalCdf = (z: number): number => {
   return z < 0 ? upper : 1 - upper;
 };
 
+/** The value that a standard normal one stays below with a chance p, 0 < p < 1: halved until two neighbours are the same. */
+export const normalQuantile = (p: number): number => {
+  let [low, high] = [-40, 40];
+  for (;;) {
+    const middle = (low + high) / 2;
+    if (middle === low || middle === high) return middle;
+    if (normalCdf(middle) < p) low = middle;
+    else high = middle;
+  }
+};
+
 const erfSeries = (x: number): number => {
   let term = x;
   let sum = x;

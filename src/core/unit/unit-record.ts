@@ -23,6 +23,7 @@ import type { Programme } from '../prove/programme/step';
 import type { Run } from '../prove/run';
 import { sayNominal } from '../quantity/say';
 import type { Quote } from '../quote/quote';
+import { PRACTICE_LETTERS, practiceJobOf, practiceTagNo } from '../shop/practice-tag';
 import type { Sleeving } from '../sleeve/sleeving';
 import type { Exit, Station } from '../station';
 import type { GuideTick } from '../strip/guide-tick';
@@ -120,10 +121,16 @@ export const sayUnit = ({ family, unit }: Pick<UnitRecord, 'family' | 'unit'>): 
 };
 
 /** What stands on a unit's tag: the shop's letters and four figures or more. */
-export const tagOf = (unit: Pick<Unit, 'tagNo'>): string => `${locale().tagPrefixes[0]}-${String(unit.tagNo).padStart(4, '0')}`;
-/** The number in a tag as somebody types it, with letters that the shop uses or used, or without. */
+export const tagOf = ({ tagNo }: Pick<Unit, 'tagNo'>): string => {
+  const job = practiceJobOf(tagNo);
+  return job === undefined
+    ? `${locale().tagPrefixes[0]}-${String(tagNo).padStart(4, '0')}`
+    : `${PRACTICE_LETTERS}-${String(job).padStart(4, '0')}`;
+};
+/** The number in a tag as somebody types it, with letters that the shop uses or used, or without; a practice unit’s with its own. */
 export const tagNumber = (tag: string): number | undefined => {
   const [, letters, digits] = /^(?:([a-z]+)-?)?0*(\d{1,9})$/i.exec(tag.trim()) ?? [];
+  if (digits !== undefined && letters?.toUpperCase() === PRACTICE_LETTERS) return practiceTagNo(Number(digits));
   return digits === undefined || (letters !== undefined && !locale().tagPrefixes.includes(letters.toUpperCase()))
     ? undefined
     : Number(digits);

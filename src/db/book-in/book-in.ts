@@ -48,6 +48,8 @@ export type BookIn = Entered & {
   readonly heldAt?: number | null;
   /** The unit that it was when it was here before. */
   readonly comesBackFrom?: string | null;
+  /** Of a practice unit, which takes none of the shop's numbers. */
+  readonly tagNo?: number;
   /** Tests that the counter had made before it was booked in. */
   readonly tests?: readonly { readonly name: string; readonly answer: 'yes' | 'no' }[];
 };
@@ -76,7 +78,7 @@ export async function bookIn(
     if (b.promisedAt < at) return refused(IN_THE_PAST);
     const jobId = (await jobOf(tx, b)) ?? (await newJob(tx, b.unitId, b, at));
     const [last] = await tx.select({ tagNo: max(units.tagNo) }).from(units);
-    const tagNo = Math.max((last?.tagNo ?? 0) + 1, (await theShop(tx)).settings.nextTag);
+    const tagNo = b.tagNo ?? Math.max((last?.tagNo ?? 0) + 1, (await theShop(tx)).settings.nextTag);
     const family = familyEntered(b);
     const unit = {
       id: b.unitId,

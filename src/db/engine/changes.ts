@@ -1,3 +1,4 @@
+import { practiceJobOf } from '@/core/shop/practice-tag';
 import type { EventKind } from '@/core/unit/event-kind';
 
 /** What was done to a unit, for pages that show it. */
@@ -25,5 +26,7 @@ export const followChanges = (listener: Listener): (() => void) => {
   return () => void listeners().delete(listener);
 };
 export const tellChange = (change: UnitChanged): void => {
+  // A practice unit is no news of the shop's.
+  if (practiceJobOf(change.tagNo) !== undefined) return;
   for (const listener of listeners()) listener(change);
 };

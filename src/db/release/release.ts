@@ -7,7 +7,7 @@ import { ok, type Result } from '@/core/result';
 import { whyNotNow } from '@/core/route/route';
 import { routeOfUnit } from '@/core/unit/facts-of';
 import { type Change, type Changed, type ChangeError, changeUnit, refused } from '../engine/change-unit';
-import type { Db, Reader } from '../engine/connection';
+import { type Db, practiceNow, type Reader } from '../engine/connection';
 import { put } from '../engine/edit';
 import { rulesInForce } from '../rules/rules';
 import { certificates, people } from '../tables';
@@ -46,6 +46,7 @@ export type Certificate = {
 
 /** Releases a unit: conditions met, certificate numbered and chained to the one before, unit off the rack. */
 export const release = async (db: Db, change: Change): Promise<Result<Changed, ChangeError>> => {
+  if (practiceNow() !== undefined) return refused('A practice unit is not released: its truth is laid beside it instead.');
   const shopKey = await theShopKey(db, change.at);
   return changeUnit(db, change, async (record, at, tx) => {
     const done = signOffEdits(record, { ...change, at }, { station: 'release', note: '', override: null });

@@ -102,6 +102,26 @@ export const practiceCases = sqliteTable('practice_cases', {
   endedAt: time(),
 });
 
+/** A whole job on a practice unit, which has a database of its own until it ends. */
+export const practiceJobs = sqliteTable(
+  'practice_jobs',
+  {
+    job: integer().primaryKey({ autoIncrement: true }),
+    /** Made by the page, so that it is begun once. */
+    id: text().notNull().unique(),
+    personId: text()
+      .notNull()
+      .references(() => people.id),
+    family: text().notNull(),
+    seed: integer().notNull(),
+    begunAt: time().notNull(),
+    endedAt: time(),
+    /** Its truth beside what was found, once it has ended. */
+    compared: text({ mode: 'json' }),
+  },
+  (t) => [index('practice_jobs_person').on(t.personId, t.begunAt)],
+);
+
 /** A case that was answered. */
 export const caseTries = sqliteTable(
   'case_tries',

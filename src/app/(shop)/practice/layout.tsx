@@ -4,6 +4,7 @@ import { PlaceTabs } from '@/ui/shell/place-tabs';
 const PLACES = [
   { href: '/practice', text: 'Practice' },
   { href: '/practice/cases', text: 'The shop’s own cases' },
+  { href: '/practice/job', text: 'A whole job' },
   { href: '/practice/skills', text: 'Skills' },
 ] as const;
 

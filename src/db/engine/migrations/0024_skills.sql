@@ -20,6 +20,20 @@ CREATE TABLE `practice_cases` (
 	FOREIGN KEY (`by_id`) REFERENCES `people`(`id`) ON UPDATE no action ON DELETE no action
 );
 --> statement-breakpoint
+CREATE TABLE `practice_jobs` (
+	`job` integer PRIMARY KEY AUTOINCREMENT NOT NULL,
+	`id` text NOT NULL,
+	`person_id` text NOT NULL,
+	`family` text NOT NULL,
+	`seed` integer NOT NULL,
+	`begun_at` integer NOT NULL,
+	`ended_at` integer,
+	`compared` text,
+	FOREIGN KEY (`person_id`) REFERENCES `people`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE UNIQUE INDEX `practice_jobs_id_unique` ON `practice_jobs` (`id`);--> statement-breakpoint
+CREATE INDEX `practice_jobs_person` ON `practice_jobs` (`person_id`,`begun_at`);--> statement-breakpoint
 CREATE TABLE `skill_signs` (
 	`id` text PRIMARY KEY NOT NULL,
 	`person_id` text NOT NULL,

@@ -5,6 +5,7 @@ import { openingsOf } from '@/core/finish/finish';
 import { may, type Person } from '@/core/people/role';
 import { rewritten } from '@/core/quantity/figure';
 import { cautionsAt } from '@/core/route/cautions';
+import { practiceJobOf } from '@/core/shop/practice-tag';
 import type { Station } from '@/core/station';
 import { STATIONS } from '@/core/station';
 import { EVENT_KINDS } from '@/core/unit/event-kind';
@@ -51,6 +52,8 @@ export function Ledger({
   const steps = foldHistory(history);
   const mayUndo = inShop ? undoable(history, person)?.kind : undefined;
   const lives = sayLives(known);
+  // A practice unit has no papers, and its photos would be the shop’s.
+  const practised = practiceJobOf(record.unit.tagNo) !== undefined;
   return (
     <div className="grid gap-4">
       {inShop && may(person.role, 'bench') && <Finishes record={record} station={station} />}
@@ -80,14 +83,16 @@ export function Ledger({
         open={inShop && may(person.role, 'bench')}
       />
       {inShop && <BranchBox unit={record.unit} />}
-      <PhotoBox
-        unitId={record.unit.id}
-        tag={tag}
-        photos={newestPhotos(record)}
-        total={record.photos.length}
-        phase={trayWayOf(record)}
-        open={inShop}
-      />
+      {!practised && (
+        <PhotoBox
+          unitId={record.unit.id}
+          tag={tag}
+          photos={newestPhotos(record)}
+          total={record.photos.length}
+          phase={trayWayOf(record)}
+          open={inShop}
+        />
+      )}
       <section>
         <h2 className="head mb-1">History</h2>
         {mayUndo !== undefined && <UndoButton what={EVENT_KINDS[mayUndo]} />}
@@ -98,37 +103,42 @@ export function Ledger({
           </Go>
         )}
       </section>
-      <nav aria-label="Papers and sums for this unit" className="flex flex-wrap gap-x-4 border-t border-hair pt-1">
-        <a
-          className="inline-flex min-h-[44px] items-center font-bold text-act"
-          href={`/api/v1/units/${tag}/traveller.pdf`}
-          target="_blank"
-          rel="noreferrer"
-        >
-          Traveller
-        </a>
-        <a
-          className="inline-flex min-h-[44px] items-center font-bold text-act"
-          href={`/api/v1/units/${tag}/fitting`}
-          target="_blank"
-          rel="noreferrer"
-        >
-          Fitting sheet
-        </a>
-        <Go className="inline-flex min-h-[44px] items-center font-bold text-act" href={`/units/${tag}/${inShop ? 'options' : 'hand-over'}`}>
-          {inShop ? 'Repair, exchange, new?' : 'Hand over, bill'}
-        </Go>
-        {!inShop && may(person.role, 'teach') && (
-          <Go className="inline-flex min-h-[44px] items-center font-bold text-act" href={`/units/${tag}/case`}>
-            A case for practice
+      {!practised && (
+        <nav aria-label="Papers and sums for this unit" className="flex flex-wrap gap-x-4 border-t border-hair pt-1">
+          <a
+            className="inline-flex min-h-[44px] items-center font-bold text-act"
+            href={`/api/v1/units/${tag}/traveller.pdf`}
+            target="_blank"
+            rel="noreferrer"
+          >
+            Traveller
+          </a>
+          <a
+            className="inline-flex min-h-[44px] items-center font-bold text-act"
+            href={`/api/v1/units/${tag}/fitting`}
+            target="_blank"
+            rel="noreferrer"
+          >
+            Fitting sheet
+          </a>
+          <Go
+            className="inline-flex min-h-[44px] items-center font-bold text-act"
+            href={`/units/${tag}/${inShop ? 'options' : 'hand-over'}`}
+          >
+            {inShop ? 'Repair, exchange, new?' : 'Hand over, bill'}
           </Go>
-        )}
-        {sumsFor(record).map(([href, name]) => (
-          <Go key={href} className="inline-flex min-h-[44px] items-center font-bold text-act" href={href}>
-            {name}
-          </Go>
-        ))}
-      </nav>
+          {!inShop && may(person.role, 'teach') && (
+            <Go className="inline-flex min-h-[44px] items-center font-bold text-act" href={`/units/${tag}/case`}>
+              A case for practice
+            </Go>
+          )}
+          {sumsFor(record).map(([href, name]) => (
+            <Go key={href} className="inline-flex min-h-[44px] items-center font-bold text-act" href={href}>
+              {name}
+            </Go>
+          ))}
+        </nav>
+      )}
       {may(person.role, 'reopen') && <LeadBox canReopen={reopenable(record)} inShop={inShop} />}
     </div>
   );

@@ -1,7 +1,8 @@
 import type { LiveRun } from '@/core/prove/live-run';
-import { type RigRun, theRig } from '@/ports/rig-run';
+import type { RigRun } from '@/ports/rig-run';
 import { eventStream } from '../../../../_server/event-stream';
 import { problem } from '../../../../_server/request';
+import { rigHere } from '../../../../_server/rig-here';
 import { currentPerson } from '../../../../_server/who';
 
 /** How often at the most a page is told, ms. */
@@ -20,7 +21,7 @@ export async function GET(request: Request): Promise<Response> {
       sent = latest.samples.length;
       latest = undefined;
     }, TELL_EVERY_MS);
-    const leave = theRig().follow(new URL(request.url).searchParams.get('page') ?? '', (run) => {
+    const leave = rigHere().follow(new URL(request.url).searchParams.get('page') ?? '', (run) => {
       latest = run;
     });
     return () => {
