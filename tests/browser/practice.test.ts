@@ -88,7 +88,9 @@ test('a whole job on a practice unit: at the real stations, without colour, unti
   await isAt(page, 'strip');
   expect(page.url()).toContain('/units/TRY-0001/');
   await shows(page, 'Practice: no real unit.');
-  expect(await page.$eval('[aria-label="Practice unit"]', (e) => getComputedStyle(e.parentElement as HTMLElement).filter)).toBe('grayscale(1)');
+  expect(await page.$eval('[aria-label="Practice unit"]', (e) => getComputedStyle(e.parentElement as HTMLElement).filter)).toBe(
+    'grayscale(1)',
+  );
   // The rack knows nothing of it, and the shop finds none of that name.
   const other = await (await browser.createBrowserContext()).newPage();
   await signIn(other, app.origin, 'pell-wickert', '2605');

@@ -24,7 +24,7 @@ export type Series = {
   readonly dash: string;
   readonly points: readonly Point[];
   /** The measurement stands out; what is held against it, and what was before, do not. */
-  readonly look?: 'line' | 'line-and-dots' | 'dots' | 'fit' | 'limit' | 'faint';
+  readonly look?: 'line' | 'line-and-dots' | 'dots' | 'steps' | 'fit' | 'limit' | 'faint';
 };
 /** A range along the axis: what is not known more finely. */
 export type Band = {
@@ -40,6 +40,7 @@ const COLOURS: { readonly [L in NonNullable<Series['look']>]: string } = {
   line: 'var(--ink)',
   'line-and-dots': 'var(--act)',
   dots: 'var(--ink)',
+  steps: 'var(--ink)',
   fit: 'var(--act)',
   limit: 'var(--red)',
   faint: 'var(--line)',
@@ -143,7 +144,7 @@ export function LineChart({
                   data={[...s.points]}
                   dataKey="y"
                   name={s.name}
-                  type="linear"
+                  type={look === 'steps' ? 'stepAfter' : 'linear'}
                   stroke={look === 'dots' ? 'none' : COLOURS[look]}
                   strokeWidth={look === 'faint' ? 1 : 1.8}
                   strokeDasharray={s.dash}

@@ -31,6 +31,11 @@ export default async function BookPage({
       <p className="mb-3 text-ink2">
         {inAll} {inAll === 1 ? 'unit has' : 'units have'} left the shop{shown}.
       </p>
+      <p className="mb-3">
+        <Go className="font-bold text-act underline" href="/book/holds">
+          What holds, and for how long
+        </Go>
+      </p>
       {place === null && promises.asked > 0 && (
         <p className="mb-3">
           Of {promises.asked} that were promised by the plan, {promises.kept} were ready by the date that was to hold at 9 in 10:{' '}

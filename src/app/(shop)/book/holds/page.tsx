@@ -1,0 +1,148 @@
+import type { Metadata } from 'next';
+import type { comebacks } from '@/core/book/comebacks';
+import { GROUPING_NAMES, type Grouping, sayGroup } from '@/core/book/grouping';
+import { sayLogRank } from '@/core/book/say-comebacks';
+import { sayDate } from '@/core/quantity/say-time';
+import { tagOf } from '@/core/unit/unit-record';
+import { asLives, type Lived, livesBy, ownersOf } from '@/db/book/lives-by';
+import { theDb } from '@/db/engine/connection';
+import { inPool, sayNotDone } from '@/pool/pool';
+import { GroupTable } from '@/ui/book/group-table';
+import { HoldsChart } from '@/ui/book/holds-chart';
+import { WhichHolds } from '@/ui/book/which-holds';
+import { Go } from '@/ui/shell/go';
+import { personOrSignIn } from '../../../_server/who';
+
+export const metadata: Metadata = { title: 'What holds' };
+
+const FOLLOW_DAYS = 180;
+/** How many of a group were seen for so long stands beside its shares, days. */
+const SEEN_DAYS = [90, 180, 365] as const;
+/** Rows of a group, and units of a warning, that are named; how many there are is said. */
+const NAMED = 100;
+/** Curves that one chart can tell apart by their dashes. */
+const CURVES = 6;
+
+/** What holds and for how long, by any of what is known of a unit; never by who worked on it. */
+export default async function HoldsPage({
+  searchParams,
+}: {
+  readonly searchParams: Promise<{ readonly by?: string; readonly group?: string }>;
+}) {
+  await personOrSignIn();
+  const [{ by: asked, group }, db] = await Promise.all([searchParams, theDb()]);
+  const by: Grouping = GROUPING_NAMES.find((g) => g === asked) ?? 'way';
+  const now = Date.now();
+  const { lived, inAll } = await livesBy(db, by);
+  const units = topGroups(asLives(lived, now));
+  const done =
+    units.lives.length === 0
+      ? undefined
+      : await inPool('comebacks', { units: [...units.lives], at: [180, 365], followDays: FOLLOW_DAYS } as Parameters<typeof comebacks>[0]);
+  const told = done?.ok ? done.value : undefined;
+  const high = told?.groups.filter((g) => g.says === 'high').map((g) => g.group) ?? [];
+  const stillOut = lived.filter((l) => high.includes(l.group) && l.backAt === null);
+  const owners =
+    by === 'lot' || by === 'way' || by === 'kit'
+      ? await ownersOf(
+          db,
+          stillOut.slice(0, NAMED).map((l) => l.unitId),
+        )
+      : [];
+  return (
+    <div className="grid max-w-6xl grid-cols-[minmax(0,1fr)] gap-4 px-4 py-4">
+      <div>
+        <p className="text-[13px]">
+          <Go className="font-bold text-act" href="/book">
+            Book
+          </Go>{' '}
+          / What holds
+        </p>
+        <h1 className="text-xl font-bold">What holds, and for how long</h1>
+      </div>
+      <WhichHolds by={by} />
+      {done !== undefined && !done.ok && <p role="alert">{sayNotDone(done.error)}</p>}
+      {told === undefined ? (
+        done === undefined && <p className="border border-line bg-sheet p-3">Nothing that tells has been released yet.</p>
+      ) : (
+        <>
+          <p>
+            {inAll} {inAll === 1 ? 'unit was' : 'units were'} released{inAll > 20_000 ? '; the last 20,000 are looked at' : ''}.{' '}
+            {told.overallRate === null
+              ? `None has been out for ${FOLLOW_DAYS} days yet: how many come back cannot be told.`
+              : `Of those that were out for ${FOLLOW_DAYS} days or more, ${Math.round(1000 * told.overallRate) / 10} in 100 came back within them.`}
+          </p>
+          {owners.length > 0 && (
+            <section aria-label="To be called" className="border-l-4 border-amber bg-sheet p-3">
+              <h2 className="font-bold">
+                {high.map((g) => sayGroup(by, g)).join('; ')}: more come back than chance gives. Still out: {stillOut.length}
+                {stillOut.length > owners.length && `, the last ${owners.length} are named`}.
+              </h2>
+              <ul>
+                {owners.map((o) => (
+                  <li key={o.tagNo}>
+                    <Go className="font-bold text-act underline" href={`/units/${tagOf(o)}`}>
+                      {tagOf(o)}
+                    </Go>{' '}
+                    {o.machine}, {o.customer} {o.phone}
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )}
+          <p>{sayLogRank(told.logRank)}</p>
+          <HoldsChart
+            groups={told.groups.slice(0, CURVES).map((g) => ({ ...g, name: sayGroup(by, g.group) }))}
+            more={told.groups.length - CURVES}
+          />
+          <GroupTable
+            groups={told.groups.map((g) => ({
+              ...g,
+              name: sayGroup(by, g.group),
+              href: `/book/holds?${new URLSearchParams({ by, group: g.group })}`,
+              seen: SEEN_DAYS.map((d) => units.lives.filter((l) => l.group === g.group && l.days >= d).length),
+            }))}
+          />
+          {units.left > 0 && <p className="text-ink2">{units.left} groups with the fewest units are not shown.</p>}
+          {group !== undefined && <Rows of={lived.filter((l) => l.group === group)} name={sayGroup(by, group)} />}
+        </>
+      )}
+    </div>
+  );
+}
+
+/** Groups that are told apart, those with the most units first. */
+const MOST_GROUPS = 60;
+const topGroups = (lives: ReturnType<typeof asLives>): { readonly lives: ReturnType<typeof asLives>; readonly left: number } => {
+  const counts = new Map<string, number>();
+  for (const l of lives) counts.set(l.group, (counts.get(l.group) ?? 0) + 1);
+  const order = [...counts].sort((a, b) => b[1] - a[1]).map(([g]) => g);
+  const kept = new Set(order.slice(0, MOST_GROUPS));
+  const place = new Map(order.map((g, i) => [g, i]));
+  return {
+    lives: lives.filter((l) => kept.has(l.group)).sort((a, b) => (place.get(a.group) ?? 0) - (place.get(b.group) ?? 0)),
+    left: Math.max(0, order.length - MOST_GROUPS),
+  };
+};
+
+/** The units that a group’s figures are made of. */
+function Rows({ of, name }: { readonly of: readonly Lived[]; readonly name: string }) {
+  return (
+    <section aria-label={`Units: ${name}`} className="border border-line bg-sheet p-3">
+      <h2 className="mb-1 font-bold">
+        {name}: {of.length} {of.length === 1 ? 'unit' : 'units'}
+        {of.length > NAMED && `, the last ${NAMED} are named`}
+      </h2>
+      <ul className="columns-1 gap-6 sm:columns-2 lg:columns-3">
+        {of.slice(0, NAMED).map((l) => (
+          <li key={l.unitId}>
+            <Go className="font-bold text-act underline" href={`/units/${tagOf(l)}`}>
+              {tagOf(l)}
+            </Go>{' '}
+            released {sayDate(l.exitAt)}, {l.backAt === null ? 'still out' : <b>came back {sayDate(l.backAt)}</b>}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

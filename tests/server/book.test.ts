@@ -1,0 +1,75 @@
+import { beforeAll, expect, test } from 'vitest';
+import { comebacks } from '@/core/book/comebacks';
+import { GROUPING_NAMES, sayGroup } from '@/core/book/grouping';
+import { asLives, livesBy, ownersOf } from '@/db/book/lives-by';
+import { bookIn } from '@/db/book-in/book-in';
+import { openShop, PEOPLE, type Shop, START } from './shop';
+
+// What held and what came back, as the records say it.
+
+const DAY_MS = 86_400_000;
+const NOW = START + 400 * DAY_MS;
+let shop: Shop;
+let held: string;
+let back: string;
+beforeAll(async () => {
+  shop = await openShop();
+  [held, back] = [await shop.at('release'), await shop.at('release', { customer: 'Came Again', phone: '0150', machine: 'Hay rake' })];
+  for (const id of [held, back]) await shop.worker(id).release();
+  await shop.at('judge');
+  const { exitAt } = (await shop.record(back)).unit;
+  await bookIn(shop.db, PEOPLE.counter, (exitAt ?? 0) + 60 * DAY_MS, {
+    unitId: 'again',
+    customer: 'Came Again',
+    phone: '0150',
+    machine: 'Hay rake',
+    family: 'wheel-double',
+    position: '',
+    nominalMm: 22.225,
+    material: 'cast-iron',
+    complaints: ['wet-boot'],
+    complaintText: '',
+    identityMarks: '',
+    promisedAt: NOW,
+    comesBackFrom: back,
+  });
+});
+
+test('a unit is out from its release until it comes back, or until today; what is in the shop is not among them', async () => {
+  const { lived, inAll } = await livesBy(shop.db, 'family');
+  expect(inAll).toBe(2);
+  expect(lived.map((l) => [l.unitId, l.group, l.backAt === null]).sort()).toEqual(
+    [
+      [back, 'wheel-double', false],
+      [held, 'wheel-double', true],
+    ].sort(),
+  );
+  const lives = asLives(lived, NOW);
+  const cameBack = lives.find((l) => l.cameBack);
+  expect(cameBack?.days).toBeCloseTo(60, 6);
+  expect(lives.find((l) => !l.cameBack)?.days).toBeGreaterThan(398);
+  const { groups, overallRate } = comebacks({ units: [...lives] } as never);
+  expect([groups[0]?.n, groups[0]?.events, overallRate]).toEqual([2, 1, 0.5]);
+});
+
+test('each grouping has a group for every unit, in words; a unit of several lots is in each of them, and in one once', async () => {
+  for (const by of GROUPING_NAMES) {
+    const { lived } = await livesBy(shop.db, by);
+    expect([by, new Set(lived.map((l) => l.unitId)).size]).toEqual([by, 2]);
+    for (const l of lived) expect([by, sayGroup(by, l.group)]).not.toEqual([by, '']);
+    expect(new Set(lived.map((l) => `${l.unitId} ${l.group}`)).size).toBe(lived.length);
+  }
+  const said = async (by: (typeof GROUPING_NAMES)[number]) => [
+    ...new Set((await livesBy(shop.db, by)).lived.map((l) => sayGroup(by, l.group))),
+  ];
+  expect(await said('way')).toEqual(['as it is']);
+  expect(await said('rig')).toEqual(['passed at once']);
+  expect(await said('rules')).toEqual(['version 1']);
+  const bag = (await shop.record(held)).setAside[0];
+  expect(await said('lot')).toContain(`${bag?.number}, lot ${bag?.lotCode}`);
+});
+
+test('whom to call about what is still out', async () => {
+  expect(await ownersOf(shop.db, [back])).toMatchObject([{ machine: 'Hay rake', customer: 'Came Again', phone: '0150' }]);
+  expect(await ownersOf(shop.db, [])).toEqual([]);
+});
