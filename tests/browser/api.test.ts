@@ -80,7 +80,53 @@ describe('the compute endpoints', () => {
     expect(Object.keys(document.paths).sort()).toEqual([
       ...names.map((n) => `/api/v1/compute/${n}`).sort(),
       '/api/v1/devices/{id}/readings',
+      '/api/v1/events',
+      '/api/v1/units',
+      '/api/v1/units/{tag}',
     ]);
     expect(JSON.stringify(document.paths['/api/v1/compute/gauge'])).toContain('GaugeRequest');
+  });
+});
+
+describe('reading the shop elsewhere', () => {
+  const read = async (path: string, token: string | null = TOKEN) => {
+    const response = await fetch(`${app.origin}/api/v1/${path}`, token === null ? {} : { headers: { authorization: `Bearer ${token}` } });
+    return { status: response.status, body: (await response.json()) as Record<string, unknown> };
+  };
+
+  test('goes through all units by pages, each once, and says how many there are', async () => {
+    const tags: string[] = [];
+    let [next, inAll]: [string | null, number] = ['0', 0];
+    while (next !== null) {
+      const { status, body } = await read(`units?limit=17&after=${next}`);
+      expect(status).toBe(200);
+      tags.push(...(body.units as { tag: string }[]).map((u) => u.tag));
+      [next, inAll] = [body.next as string | null, body.inAll as number];
+    }
+    expect([tags.length, new Set(tags).size]).toEqual([inAll, inAll]);
+    const { body } = await read('units?in=left&limit=500');
+    expect((body.units as { exit: string | null }[]).every((u) => u.exit !== null)).toBe(true);
+    expect(body.inAll).toBeLessThan(inAll);
+    expect(JSON.stringify(body)).not.toMatch(/phone|555 0/);
+  });
+
+  test('gives a unit with its record, and every event in the order in which it was written', async () => {
+    const { body } = await read('units/SQ-0012');
+    expect([body.tag, body.exit]).toEqual(['SQ-0012', 'released']);
+    expect((body.verdicts as unknown[]).length).toBeGreaterThan(0);
+    const first = await read('events?limit=300');
+    const events = first.body.events as { number: number; tag: string }[];
+    expect(events.every((e, i) => i === 0 || e.number > (events[i - 1]?.number ?? 0))).toBe(true);
+    const second = await read(`events?limit=300&after=${first.body.next}`);
+    expect((second.body.events as { number: number }[])[0]?.number).toBeGreaterThan(events.at(-1)?.number ?? 0);
+  });
+
+  test('asks for a token for reading, and says what cannot be asked', async () => {
+    for (const path of ['units', 'units/SQ-0012', 'events']) {
+      expect([path, (await read(path, null)).status, (await read(path, 'wrong')).status]).toEqual([path, 401, 401]);
+    }
+    expect((await read('units/SQ-9999')).status).toBe(404);
+    const wrong = await read('units?limit=9999&in=attic&after=-1');
+    expect([wrong.status, (wrong.body.errors as { path: string }[]).map((e) => e.path).sort()]).toEqual([422, ['after', 'in', 'limit']]);
   });
 });

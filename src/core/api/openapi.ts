@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { createDocument, type ZodOpenApiPathsObject } from 'zod-openapi';
+import { EventsAsked, ReadEvents, ReadRecord, ReadUnits, UnitsAsked } from '../book/read-schemas';
 import { SentReadings } from '../gauge/sent-reading';
 import { CALCULATIONS } from './compute';
 
@@ -8,6 +9,12 @@ const ProblemSchema = z
   .meta({ id: 'Problem', description: 'Everything wrong with the request, by path; an empty path is the whole body.' });
 
 const refusal = (description: string) => ({ description, content: { 'application/problem+json': { schema: ProblemSchema } } });
+
+const readAnswers = (description: string, schema: z.ZodType) => ({
+  200: { description, content: { 'application/json': { schema } } },
+  401: refusal('No token for reading.'),
+  422: refusal('The address asks for something that cannot be.'),
+});
 
 /** The API's document, made from the schemas that validate. */
 export const openApiDocument = () =>
@@ -35,6 +42,30 @@ export const openApiDocument = () =>
             409: refusal('No grid is open with this gauge.'),
             422: refusal('Wrong input: every problem listed.'),
           },
+        },
+      },
+      '/api/v1/units': {
+        get: {
+          operationId: 'read-units',
+          summary: 'Units by their tags, a page at a time. Needs a token for reading.',
+          requestParams: { query: UnitsAsked },
+          responses: readAnswers('A page of units, and how many there are in all.', ReadUnits),
+        },
+      },
+      '/api/v1/units/{tag}': {
+        get: {
+          operationId: 'read-unit',
+          summary: 'One unit with its record. Needs a token for reading.',
+          requestParams: { path: z.object({ tag: z.string() }) },
+          responses: { ...readAnswers('The unit.', ReadRecord), 404: refusal('There is no such unit.') },
+        },
+      },
+      '/api/v1/events': {
+        get: {
+          operationId: 'read-events',
+          summary: 'What was done to units, in the order in which it was written, a page at a time. Needs a token for reading.',
+          requestParams: { query: EventsAsked },
+          responses: readAnswers('A page of events.', ReadEvents),
         },
       },
       ...Object.fromEntries(

@@ -4,7 +4,7 @@ export type TokenScope = (typeof TOKEN_SCOPES)[number];
 export const TOKEN_SCOPE_WORDS: { readonly [S in TokenScope]: string } = {
   compute: 'calculations (/api/v1/compute)',
   device: 'readings of instruments (/api/v1/devices)',
-  read: 'figures of the running shop (/api/v1/metrics)',
+  read: 'reading units, events and figures of the shop (/api/v1/units, events, metrics)',
 };
 
 /** A token as its owner sees it again. Times in ms since 1970; `by` null for somebody who is not there any more. */

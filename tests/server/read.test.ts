@@ -1,0 +1,46 @@
+import { beforeAll, expect, test } from 'vitest';
+import { ReadEvents, ReadRecord, ReadUnits } from '@/core/book/read-schemas';
+import { readRecordOf } from '@/core/book/read-unit';
+import { eventsAfter, unitsAfter } from '@/db/book/read-units';
+import { openShop, type Shop } from './shop';
+
+// What is read of the shop elsewhere, by its own schemas.
+
+let shop: Shop;
+beforeAll(async () => {
+  shop = await openShop();
+});
+
+test('pages of units and events hold each once, in their order, by the schemas that describe them', async () => {
+  const ids = [await shop.at('judge'), await shop.at('clean'), await shop.at('release')];
+  await shop.worker(ids[2] as string).release();
+  const first = await unitsAfter(shop.db, { after: 0, limit: 2, in: 'all' });
+  const second = await unitsAfter(shop.db, { after: Number(first.next), limit: 2, in: 'all' });
+  expect(ReadUnits.safeParse(first).success && ReadUnits.safeParse(second).success).toBe(true);
+  expect([...first.units, ...second.units].map((u) => u.id)).toEqual(ids);
+  expect([first.inAll, second.next]).toEqual([3, null]);
+  expect((await unitsAfter(shop.db, { after: 0, limit: 9, in: 'shop' })).units.map((u) => u.id)).toEqual(ids.slice(0, 2));
+  expect((await unitsAfter(shop.db, { after: 0, limit: 9, in: 'left' })).units.map((u) => [u.id, u.exit])).toEqual([[ids[2], 'released']]);
+
+  const all: number[] = [];
+  for (let after: string | null = '0'; after !== null; ) {
+    const page = await eventsAfter(shop.db, { after: Number(after), limit: 10 });
+    expect(ReadEvents.safeParse(page).success).toBe(true);
+    all.push(...page.events.map((e) => e.number));
+    after = page.next;
+  }
+  expect(all).toEqual([...all].sort((a, b) => a - b));
+  expect(new Set(all).size).toBe(all.length);
+  // Whoever asks behind the last hears of what is done next, and of that alone.
+  const next = await shop.book();
+  const news = await eventsAfter(shop.db, { after: all.at(-1) ?? 0, limit: 10 });
+  expect(news.events.map((e) => [e.unitId, e.kind, e.by])).toEqual([[next, 'booked-in', 'Cas']]);
+});
+
+test('a unit’s record is as its schema says, and tells nobody whom to call', async () => {
+  const record = await shop.record(await shop.at('release', { customer: 'Widow Namely', phone: '0199 77' }));
+  const read = readRecordOf(record);
+  expect(ReadRecord.safeParse(read).error?.issues ?? []).toEqual([]);
+  expect([read.verdicts[0]?.outcome, read.gaugings.length, read.runs.every((r) => r.outcome === 'pass')]).toEqual(['reuse', 1, true]);
+  expect(JSON.stringify(read)).not.toMatch(/Namely|0199/);
+});
