@@ -15,12 +15,12 @@ export async function register(): Promise<void> {
     process.exit(1);
   }
   const { finishRestore } = await import('./db/backup/restore');
-  const { dataFolder, ownersAlone, theDb } = await import('./db/engine/connection');
+  const { dataFolder, ownersAlone, shopDb } = await import('./db/engine/connection');
   const { theLog } = await import('./log');
   // What a restore had begun is finished before anything opens the shop.
   finishRestore(dataFolder());
   await ownersAlone();
-  const db = await theDb();
+  const db = await shopDb();
   await bringForward(db);
   const { breakLostRuns } = await import('./db/prove/prove');
   const { theShopKey } = await import('./db/release/shop-key');

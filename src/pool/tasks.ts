@@ -2,6 +2,7 @@ import { renderToBuffer } from '@react-pdf/renderer';
 import sharp from 'sharp';
 import { computeText } from '@/core/api/compute-text';
 import { comebacks } from '@/core/book/comebacks';
+import { limitsTried } from '@/core/book/limits-tried';
 import { keepPlan, worthier } from '@/core/day/keep';
 import { type Schedule, type ScheduledOp, schedule } from '@/core/day/schedule';
 import type { ScheduleRequest } from '@/core/day/schedule-schema';
@@ -68,6 +69,7 @@ export const TASKS = {
   'write-csv': (f: Sheet) => writeTable(f.columns, f.rows),
   'write-xlsx': (f: Sheet) => writeXlsx(f.name, f.columns, f.rows),
   comebacks: (request: Parameters<typeof comebacks>[0]) => comebacks(request),
+  'limits-tried': (t: Parameters<typeof limitsTried>) => limitsTried(...t),
   section: ({ kind, ...section }: SectionFile & { readonly kind: DrawingKind }) => asFile(sectionSvg(section), kind),
   'bore-map': ({ record, geometry, rules, kind }: Map & { readonly kind: DrawingKind }) =>
     asFile(boreMapSvg(record, geometry, rules), kind),

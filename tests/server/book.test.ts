@@ -1,7 +1,9 @@
 import { beforeAll, expect, test } from 'vitest';
 import { comebacks } from '@/core/book/comebacks';
 import { GROUPING_NAMES, sayGroup } from '@/core/book/grouping';
+import { judgedLives } from '@/db/book/judged-lives';
 import { asLives, livesBy, ownersOf } from '@/db/book/lives-by';
+import { passagesOf } from '@/db/book/passages';
 import { bookIn } from '@/db/book-in/book-in';
 import { openShop, PEOPLE, type Shop, START } from './shop';
 
@@ -72,4 +74,23 @@ test('each grouping has a group for every unit, in words; a unit of several lots
 test('whom to call about what is still out', async () => {
   expect(await ownersOf(shop.db, [back])).toMatchObject([{ machine: 'Hay rake', customer: 'Came Again', phone: '0150' }]);
   expect(await ownersOf(shop.db, [])).toEqual([]);
+});
+
+test('judgements of what was out long enough, each with what came of it', async () => {
+  const { lives, inAll } = await judgedLives(shop.db, NOW, 180);
+  expect(lives.map((l) => l.came).sort()).toEqual(['came-back', 'held']);
+  expect([inAll, lives.every((l) => (l.input.readings ?? []).length > 0)]).toEqual([2, true]);
+  expect((await judgedLives(shop.db, START + 30 * DAY_MS, 180)).lives).toEqual([]);
+  // A comeback after that time is none within it.
+  expect((await judgedLives(shop.db, NOW, 30)).lives.map((l) => l.came)).toEqual(['held', 'held']);
+});
+
+test('the ways of released units through the shop, station by station, in the order of time', async () => {
+  const { passages, inAll } = await passagesOf(shop.db);
+  expect([passages.length, inAll]).toEqual([2, 2]);
+  for (const p of passages) {
+    expect(p.steps.map((s) => s.station)).toEqual(['strip', 'clean', 'gauge', 'judge', 'kit', 'close-up', 'prove', 'release']);
+    expect(p.steps.every((s, i) => i === 0 || s.at >= (p.steps[i - 1]?.at ?? 0))).toBe(true);
+    expect(p.exitAt).toBeGreaterThan(p.bookedInAt);
+  }
 });

@@ -8,7 +8,7 @@ import { presuming } from '@/core/plan/presumed';
 import { ok, type Result } from '@/core/result';
 import { type Branch, branchOf } from '@/core/shop/branch';
 import type { CalendarEntry } from '@/core/unit/calendar';
-import { type Db, theDb } from '@/db/engine/connection';
+import { type Db, shopDb } from '@/db/engine/connection';
 import { staff } from '@/db/people/people';
 import { dayFacts } from '@/db/plan/day-facts';
 import { dayStamp } from '@/db/plan/day-stamp';
@@ -65,7 +65,11 @@ export async function dayNow(branch: Branch | undefined, now = Date.now()): Prom
 }
 
 const upToDate = async (branch: Branch | undefined, now: number): Promise<Result<DayNow, NotDone>> => {
-  const [db, { settings, version }, { rules, version: rulesVersion }] = await Promise.all([theDb(), shopNow(), theDb().then(rulesInForce)]);
+  const [db, { settings, version }, { rules, version: rulesVersion }] = await Promise.all([
+    shopDb(),
+    shopNow(),
+    shopDb().then(rulesInForce),
+  ]);
   const place = placeOf(branch);
   const stamp = `${version} ${rulesVersion} ${await dayStamp(db)}`;
   const { kept } = place;

@@ -1,7 +1,7 @@
 import { statfs } from 'node:fs/promises';
 import { connect } from 'node:net';
 import { lastGoodBackup } from '@/db/backup/run-backup';
-import { type Db, dataFolder, theDb } from '@/db/engine/connection';
+import { type Db, dataFolder, shopDb } from '@/db/engine/connection';
 import { isWritable } from '@/db/engine/writable';
 import { theShop } from '@/db/shop/settings';
 import { rigAddress } from '@/ports/rig-line';
@@ -31,7 +31,7 @@ export const healthNow = (now: number): Promise<Health> => {
 };
 
 const look = async (now: number): Promise<Health> => {
-  const db = await theDb();
+  const db = await shopDb();
   const [writable, disk, backup, rig] = await Promise.all([
     isWritable(db),
     statfs(dataFolder()).catch(() => undefined),

@@ -12,7 +12,7 @@ import { ok, type Result } from '@/core/result';
 import type { Branch } from '@/core/shop/branch';
 import { weekHours } from '@/core/shop/settings';
 import type { Way } from '@/core/way';
-import { theDb } from '@/db/engine/connection';
+import { shopDb } from '@/db/engine/connection';
 import { saidTimesOf, taughtBy } from '@/db/plan/taught';
 import { inPool, type NotDone } from '@/pool/pool';
 import { dayNow } from './day-now';
@@ -37,7 +37,7 @@ export async function promiseNow(branch: Branch | undefined, asked: Asked): Prom
   const key = JSON.stringify([asked.family, asked.material, asked.complaints]);
   const known = of.get(key);
   if (known !== undefined) return ok(known);
-  const db = await theDb();
+  const db = await shopDb();
   const [taught, times, { settings }] = await Promise.all([taughtBy(db), saidTimesOf(db), shopNow()]);
   const family = FAMILIES[asked.family];
   const knows = knownOf(family, taught, times);

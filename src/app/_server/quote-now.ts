@@ -1,6 +1,6 @@
 import { forCustomer, type Quote, type QuoteState, quoteState } from '@/core/quote/quote';
 import type { UnitRecord } from '@/core/unit/unit-record';
-import { theDb } from '@/db/engine/connection';
+import { shopDb } from '@/db/engine/connection';
 import { quoteOfKey } from '@/db/quote/quotes';
 import { countWrong, mayAsk } from './slow-down';
 
@@ -19,7 +19,7 @@ export type QuoteAtKey =
 /** @param sent headers of the request, by whose place wrong keys are counted */
 export async function quoteAtKey(key: string, sent: Pick<Headers, 'get'>, now: number): Promise<QuoteAtKey> {
   if (!(await mayAsk(sent))) return { kind: 'too-many' };
-  const found = /^[\w-]{22}$/.test(key) ? await quoteOfKey(await theDb(), key) : undefined;
+  const found = /^[\w-]{22}$/.test(key) ? await quoteOfKey(await shopDb(), key) : undefined;
   if (found === undefined) {
     await countWrong(sent);
     return { kind: 'none' };

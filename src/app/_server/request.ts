@@ -1,7 +1,7 @@
 import { headers } from 'next/headers';
 import { setting } from '@/config';
 import type { Problem } from '@/core/schema/problems';
-import { theDb } from '@/db/engine/connection';
+import { shopDb } from '@/db/engine/connection';
 import { tokenOpens } from '@/db/shop/tokens';
 import { currentPerson } from './who';
 
@@ -28,6 +28,6 @@ export const bearerOf = (sent: Pick<Headers, 'get'>): string | undefined => /^Be
 /** May this request compute? A session does, and so does a token for it. */
 export async function mayCompute(): Promise<boolean> {
   const given = bearerOf(await headers());
-  if (given !== undefined) return tokenOpens(await theDb(), given, 'compute', Date.now());
+  if (given !== undefined) return tokenOpens(await shopDb(), given, 'compute', Date.now());
   return (await currentPerson()) !== undefined;
 }

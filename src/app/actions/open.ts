@@ -6,7 +6,7 @@ import { fail, ok, type Result } from '@/core/result';
 import { problemsOf, sayFault } from '@/core/schema/problems';
 import type { Sends } from '@/core/schema/sends';
 import type { SaveError } from '@/core/unit/save-error';
-import { theDb } from '@/db/engine/connection';
+import { shopDb } from '@/db/engine/connection';
 import { signIn } from '@/db/people/people';
 import { keyFits, openTheShop, sayOpenError } from '@/db/shop/open-shop';
 
@@ -18,7 +18,7 @@ export async function openShopAction(input: Sends<typeof OpenShop>): Promise<Res
   const parsed = OpenShop.safeParse(input, { error: sayFault });
   if (!parsed.success) return fail({ code: 'invalid', problems: problemsOf(parsed.error) });
   const { key, settings, owner } = parsed.data;
-  const db = await theDb();
+  const db = await shopDb();
   const opened = await openTheShop(db, now, key, settings, owner);
   if (!opened.ok) return fail({ code: 'refused', reasons: [sayOpenError(opened.error)] });
   await signIn(db, opened.value.ownerId, owner.passcode, await headers(), now);

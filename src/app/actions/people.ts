@@ -10,7 +10,7 @@ import { problemsOf, sayFault } from '@/core/schema/problems';
 import type { Sends } from '@/core/schema/sends';
 import { Id } from '@/core/schema/target';
 import type { SaveError } from '@/core/unit/save-error';
-import { theDb } from '@/db/engine/connection';
+import { shopDb } from '@/db/engine/connection';
 import { choosePin, type PinError, signIn as signInPerson, signOut as signOutPerson } from '@/db/people/people';
 import { newCalendarKey } from '@/db/unit/calendar';
 import { act } from '../_server/act';
@@ -23,7 +23,7 @@ export async function signInAction(input: unknown): Promise<{ readonly error: st
   const parsed = SignIn.safeParse(input);
   if (!parsed.success) return { error: 'Pick your name and enter your PIN.' };
   const now = Date.now();
-  const result = await signInPerson(await theDb(), parsed.data.personId, parsed.data.pin, await headers(), now);
+  const result = await signInPerson(await shopDb(), parsed.data.personId, parsed.data.pin, await headers(), now);
   if (result.ok) redirect(ownPath(parsed.data.to));
   return { error: sayPinError(result.error, 'That is not the PIN.', now) };
 }
@@ -36,7 +36,7 @@ export async function choosePinAction(input: Sends<typeof ChoosePin>): Promise<R
   const parsed = ChoosePin.safeParse(input, { error: sayFault });
   if (!parsed.success) return fail({ code: 'invalid', problems: problemsOf(parsed.error) });
   const now = Date.now();
-  const chosen = await choosePin(await theDb(), parsed.data, await headers(), now);
+  const chosen = await choosePin(await shopDb(), parsed.data, await headers(), now);
   if (chosen.ok) return ok(null);
   const { error } = chosen;
   return fail(

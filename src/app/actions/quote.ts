@@ -6,7 +6,7 @@ import { fail, ok, type Result } from '@/core/result';
 import { problemsOf, sayFault } from '@/core/schema/problems';
 import type { Sends } from '@/core/schema/sends';
 import type { SaveError } from '@/core/unit/save-error';
-import { theDb } from '@/db/engine/connection';
+import { shopDb } from '@/db/engine/connection';
 import { loadUnit } from '@/db/engine/load-unit';
 import { answerQuote, makeQuote, newQuoteKey, replyToQuote } from '@/db/quote/quotes';
 import { sayNotDone } from '@/pool/pool';
@@ -40,6 +40,6 @@ export async function replyToQuoteAction(input: Sends<typeof ReplyToQuote>): Pro
   if (!(await mayAsk(await headers()))) return fail({ code: 'refused', reasons: ['Too much at once: wait a minute, or ring us.'] });
   const parsed = ReplyToQuote.safeParse(input, { error: sayFault });
   if (!parsed.success) return fail({ code: 'invalid', problems: problemsOf(parsed.error) });
-  const replied = await replyToQuote(await theDb(), parsed.data, Date.now());
+  const replied = await replyToQuote(await shopDb(), parsed.data, Date.now());
   return replied.ok ? ok(null) : fail(replied.error);
 }

@@ -25,6 +25,10 @@ export const GROUPINGS = {
     label: 'what was to spare at Judge',
     say: worded({ none: 'not judged by a limit', thin: 'under 10 µm', some: '10 to 30 µm', ample: 'over 30 µm' }),
   },
+  confidence: {
+    label: 'confidence at Judge',
+    say: worded({ none: 'none stated', most: '99.9 % or more', high: '99 to 99.9 %', some: '95 to 99 %', less: 'under 95 %' }),
+  },
   family: { label: 'family', say: worded(FAMILIES) },
   material: { label: 'metal', say: worded(MATERIAL_WORDS) },
   kit: { label: 'kit', say: String, many: true },

@@ -30,6 +30,10 @@ const GROUP: { readonly [G in Exclude<Grouping, 'kit' | 'lot'>]: SQL<string | nu
     sql`case when json_extract(v.answer, '$.marginMm') is null then 'none' when json_extract(v.answer, '$.marginMm') < 0.01 then 'thin'
       when json_extract(v.answer, '$.marginMm') < 0.03 then 'some' else 'ample' end`,
   ),
+  confidence: lastVerdict(
+    sql`case when json_extract(v.answer, '$.confidence') is null then 'none' when json_extract(v.answer, '$.confidence') >= 0.999 then 'most'
+      when json_extract(v.answer, '$.confidence') >= 0.99 then 'high' when json_extract(v.answer, '$.confidence') >= 0.95 then 'some' else 'less' end`,
+  ),
   family: sql`units.family`,
   material: sql`units.material`,
   rules: sql`(select s.version from verdicts v join rule_sets s on s.id = v.rule_set_id where v.unit_id = units.id order by v.at desc limit 1)`,

@@ -97,7 +97,7 @@ export const practiceFolder = (): string => join(dataFolder(), 'practice');
 export const practiceFile = (job: number): string => join(practiceFolder(), `${job}.db`);
 
 /** Connections to practice jobs that are kept; the one asked longest ago goes first. */
-const MOST_JOBS = 8;
+const MOST_JOBS = 40;
 const jobs = new Map<number, Promise<Db>>();
 
 /** The database of a practice job. */

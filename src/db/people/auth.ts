@@ -6,7 +6,7 @@ import { drizzleAdapter } from 'better-auth/adapters/drizzle';
 import { nextCookies } from 'better-auth/next-js';
 import { username } from 'better-auth/plugins';
 import { overHttps, setting } from '@/config';
-import { type Db, dataFolder, theDb } from '../engine/connection';
+import { type Db, dataFolder, shopDb } from '../engine/connection';
 import { accounts, people, sessions, verifications } from '../tables';
 
 /** A bench that nobody touches for this long asks for the PIN again, s. */
@@ -66,6 +66,6 @@ declare global {
 }
 
 export const theAuth = (): Promise<ReturnType<typeof makeAuth>> => {
-  globalThis.eddrinAuth ??= theDb().then(makeAuth);
+  globalThis.eddrinAuth ??= shopDb().then(makeAuth);
   return globalThis.eddrinAuth;
 };

@@ -34,6 +34,14 @@ export default async function BookPage({
       <p className="mb-3">
         <Go className="font-bold text-act underline" href="/book/holds">
           What holds, and for how long
+        </Go>{' '}
+        ·{' '}
+        <Go className="font-bold text-act underline" href="/book/limits">
+          Limits, had they been otherwise
+        </Go>{' '}
+        ·{' '}
+        <Go className="font-bold text-act underline" href="/book/days">
+          Where the days go
         </Go>
       </p>
       {place === null && promises.asked > 0 && (

@@ -59,6 +59,9 @@ export default async function HoldsPage({
           / What holds
         </p>
         <h1 className="text-xl font-bold">What holds, and for how long</h1>
+        <Go className="font-bold text-act underline" href="/book/limits">
+          Limits tried against what came of them
+        </Go>
       </div>
       <WhichHolds by={by} />
       {done !== undefined && !done.ok && <p role="alert">{sayNotDone(done.error)}</p>}

@@ -1,0 +1,100 @@
+import type { Metadata } from 'next';
+import { type DaysGo, whereDaysGo } from '@/core/book/where-days-go';
+import { hoursBetween } from '@/core/plan/shifts';
+import { fixed } from '@/core/quantity/figure';
+import { weekHours } from '@/core/shop/settings';
+import { STATION_WORDS } from '@/core/station';
+import { MOST_PASSAGES, passagesOf } from '@/db/book/passages';
+import { theDb } from '@/db/engine/connection';
+import { promisesKept } from '@/db/plan/promises-kept';
+import { Go } from '@/ui/shell/go';
+import { Scroll } from '@/ui/unit/scroll';
+import { TableHead } from '@/ui/unit/table-head';
+import { shopNow } from '../../../_server/shop-now';
+import { personOrSignIn } from '../../../_server/who';
+
+export const metadata: Metadata = { title: 'Where the days go' };
+
+/** Time at each station as work, wait and queue; flow, on time, promises, and the bottleneck by its numbers. */
+export default async function DaysPage() {
+  await personOrSignIn();
+  const db = await theDb();
+  const [{ passages, inAll }, { settings }, promises] = await Promise.all([passagesOf(db), shopNow(), promisesKept(db)]);
+  const hours = weekHours(settings.hours);
+  const go = whereDaysGo(passages, (from, until) => hoursBetween(from, until, hours, settings.closed));
+  return (
+    <div className="grid max-w-5xl grid-cols-[minmax(0,1fr)] gap-3 px-4 py-4">
+      <div>
+        <p className="text-[13px]">
+          <Go className="font-bold text-act" href="/book">
+            Book
+          </Go>{' '}
+          / Where the days go
+        </p>
+        <h1 className="text-xl font-bold">Where the days go</h1>
+      </div>
+      {go === null ? (
+        <p className="border border-line bg-sheet p-3">Nothing has been released yet: where its days went cannot be known.</p>
+      ) : (
+        <>
+          <p>
+            {go.units} released {go.units === 1 ? 'unit' : 'units'}
+            {inAll > MOST_PASSAGES && `, the last of ${inAll}`}: half of them were here for less than {fixed(go.medianDays, 1)} days.{' '}
+            {go.onTime} left by the day that was promised.
+            {go.perWeek !== null && ` ${fixed(go.perWeek, 1)} leave in a week.`}
+            {promises.asked > 0 && ` Of ${promises.asked} promised by the plan ${promises.kept} were kept; 9 in 10 were to be.`}
+          </p>
+          {go.bottleneck !== null && (
+            <p className="border-l-4 border-amber pl-3 font-bold">
+              The bottleneck is {STATION_WORDS[go.bottleneck.station]}: {go.bottleneck.units} units lay there for{' '}
+              {fixed(go.bottleneck.queueH, 1)} open hours each, where the work takes {fixed(go.bottleneck.workH, 1)}.
+            </p>
+          )}
+          <Stays go={go} />
+          <p className="text-[13px] text-ink2">
+            Hours that the shop is open, in the mean of those that passed the station, from the sign-off before to its own.
+          </p>
+        </>
+      )}
+    </div>
+  );
+}
+
+/** Each station’s stay, drawn to one scale: work full, wait striped, queue empty. */
+function Stays({ go }: { readonly go: DaysGo }) {
+  const longest = Math.max(...go.stations.map((s) => s.workH + s.waitH + s.queueH), 0.1);
+  const width = (h: number): string => `${(100 * h) / longest}%`;
+  return (
+    <Scroll label="Stations">
+      <table className="w-full border-collapse bg-sheet">
+        <TableHead names={['Station', 'Units', 'Work, h', 'Wait, h', 'Queue, h', 'Work ■, wait ▨, queue □']} />
+        <tbody>
+          {go.stations.map((s) => (
+            <tr key={s.station}>
+              <th scope="row" className="cell text-left font-normal">
+                {STATION_WORDS[s.station]}
+              </th>
+              <td className="cell">{s.units}</td>
+              <td className="cell">{fixed(s.workH, 1)}</td>
+              <td className="cell">{fixed(s.waitH, 1)}</td>
+              <td className="cell">{fixed(s.queueH, 1)}</td>
+              <td className="cell w-1/2 min-w-48">
+                <span aria-hidden="true" className="flex h-4">
+                  <span className="bg-ink" style={{ width: width(s.workH) }} />
+                  <span
+                    className="border-y border-ink"
+                    style={{
+                      width: width(s.waitH),
+                      backgroundImage: 'repeating-linear-gradient(45deg, var(--ink2) 0 2px, transparent 2px 5px)',
+                    }}
+                  />
+                  <span className="border border-ink" style={{ width: width(s.queueH) }} />
+                </span>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Scroll>
+  );
+}
