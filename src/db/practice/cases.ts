@@ -2,8 +2,9 @@ import { and, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import type { JudgeInput } from '@/core/judge/judge';
 import { type Askable, askables } from '@/core/practice/case';
-import { type Case, CaseSchema, type CaseToMake } from '@/core/practice/case-schema';
+import { CaseSchema, type CaseToMake } from '@/core/practice/case-schema';
 import { type Answer, isRight } from '@/core/practice/exercise';
+import type { ShopCase } from '@/core/practice/shop-case';
 import { ok, type Result } from '@/core/result';
 import { stored } from '@/core/schema/stored';
 import type { UnitRecord } from '@/core/unit/unit-record';
@@ -17,18 +18,6 @@ const Kept = stored(CaseSchema);
 const PhotoIds = z.array(z.string());
 /** Cases that are listed at once. */
 const MOST = 200;
-
-/** A case as it is asked: without the unit that it is of. */
-export type ShopCase = {
-  readonly id: string;
-  readonly asked: Case;
-  readonly photoIds: readonly string[];
-  readonly words: string;
-  readonly by: string;
-  readonly at: number;
-  readonly tried: number;
-  readonly right: number;
-};
 
 /** What of a unit can be asked, by what was judged, found and measured. */
 export const askablesOf = async (db: Reader, record: UnitRecord): Promise<readonly Askable[]> => {

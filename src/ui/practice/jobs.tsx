@@ -14,6 +14,7 @@ import { Told } from '../save/told';
 import { useAsk } from '../save/use-ask';
 import { Go } from '../shell/go';
 import { Scroll } from '../unit/scroll';
+import { TableHead } from '../unit/table-head';
 
 type Job = {
   readonly job: number;
@@ -67,15 +68,7 @@ export function Jobs({ jobs }: { readonly jobs: readonly Job[] }) {
                 {j.tag}, {FAMILIES[j.family].label}, {sayDate(j.endedAt ?? 0)}: {j.compared.filter((c) => c.verdict === 'found').length} of{' '}
                 {j.compared.length} found
               </caption>
-              <thead>
-                <tr>
-                  {['', 'What', 'The truth', 'What was found'].map((h) => (
-                    <th key={h} scope="col" className="th">
-                      {h}
-                    </th>
-                  ))}
-                </tr>
-              </thead>
+              <TableHead names={['', 'What', 'The truth', 'What was found']} />
               <tbody>
                 {j.compared.map((c) => (
                   <tr key={c.what}>

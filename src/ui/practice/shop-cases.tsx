@@ -5,26 +5,15 @@ import { uuidv7 } from 'uuidv7';
 import { answerCaseAction, endCaseAction } from '@/app/actions/practice';
 import type { Case } from '@/core/practice/case-schema';
 import type { Answer } from '@/core/practice/exercise';
+import type { ShopCase } from '@/core/practice/shop-case';
 import { sayDate } from '@/core/quantity/say-time';
 import { Told } from '../save/told';
 import { useAsk } from '../save/use-ask';
 import { AnswerForm } from './answer-form';
 import { PracticePicture } from './practice-picture';
 
-/** A case as it is asked of whoever learns. */
-type Shown = {
-  readonly id: string;
-  readonly asked: Case;
-  readonly photoIds: readonly string[];
-  readonly words: string;
-  readonly by: string;
-  readonly at: number;
-  readonly tried: number;
-  readonly right: number;
-};
-
 /** The cases, one of which is open. */
-export function ShopCases({ cases, teaches }: { readonly cases: readonly Shown[]; readonly teaches: boolean }) {
+export function ShopCases({ cases, teaches }: { readonly cases: readonly ShopCase[]; readonly teaches: boolean }) {
   const [openId, setOpenId] = useState<string>();
   const { ask, asking, told } = useAsk();
   return (

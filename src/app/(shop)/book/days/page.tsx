@@ -7,7 +7,7 @@ import { STATION_WORDS } from '@/core/station';
 import { MOST_PASSAGES, passagesOf } from '@/db/book/passages';
 import { theDb } from '@/db/engine/connection';
 import { promisesKept } from '@/db/plan/promises-kept';
-import { Go } from '@/ui/shell/go';
+import { BookHead } from '@/ui/book/book-head';
 import { Scroll } from '@/ui/unit/scroll';
 import { TableHead } from '@/ui/unit/table-head';
 import { shopNow } from '../../../_server/shop-now';
@@ -24,15 +24,7 @@ export default async function DaysPage() {
   const go = whereDaysGo(passages, (from, until) => hoursBetween(from, until, hours, settings.closed));
   return (
     <div className="grid max-w-5xl grid-cols-[minmax(0,1fr)] gap-3 px-4 py-4">
-      <div>
-        <p className="text-[13px]">
-          <Go className="font-bold text-act" href="/book">
-            Book
-          </Go>{' '}
-          / Where the days go
-        </p>
-        <h1 className="text-xl font-bold">Where the days go</h1>
-      </div>
+      <BookHead here="Where the days go" title="Where the days go" />
       {go === null ? (
         <p className="border border-line bg-sheet p-3">Nothing has been released yet: where its days went cannot be known.</p>
       ) : (

@@ -7,6 +7,7 @@ import { tagOf } from '@/core/unit/unit-record';
 import { asLives, type Lived, livesBy, ownersOf } from '@/db/book/lives-by';
 import { theDb } from '@/db/engine/connection';
 import { inPool, sayNotDone } from '@/pool/pool';
+import { BookHead } from '@/ui/book/book-head';
 import { GroupTable } from '@/ui/book/group-table';
 import { HoldsChart } from '@/ui/book/holds-chart';
 import { WhichHolds } from '@/ui/book/which-holds';
@@ -51,18 +52,10 @@ export default async function HoldsPage({
       : [];
   return (
     <div className="grid max-w-6xl grid-cols-[minmax(0,1fr)] gap-4 px-4 py-4">
-      <div>
-        <p className="text-[13px]">
-          <Go className="font-bold text-act" href="/book">
-            Book
-          </Go>{' '}
-          / What holds
-        </p>
-        <h1 className="text-xl font-bold">What holds, and for how long</h1>
-        <Go className="font-bold text-act underline" href="/book/limits">
-          Limits tried against what came of them
-        </Go>
-      </div>
+      <BookHead here="What holds" title="What holds, and for how long" />
+      <Go className="font-bold text-act underline" href="/book/limits">
+        Limits tried against what came of them
+      </Go>
       <WhichHolds by={by} />
       {done !== undefined && !done.ok && <p role="alert">{sayNotDone(done.error)}</p>}
       {told === undefined ? (

@@ -7,6 +7,7 @@ import { judgedLives, MOST_JUDGED } from '@/db/book/judged-lives';
 import { theDb } from '@/db/engine/connection';
 import { rulesInForce } from '@/db/rules/rules';
 import { inPool, sayNotDone } from '@/pool/pool';
+import { BookHead } from '@/ui/book/book-head';
 import { Go } from '@/ui/shell/go';
 import { Scroll } from '@/ui/unit/scroll';
 import { TableHead } from '@/ui/unit/table-head';
@@ -27,19 +28,7 @@ export default async function LimitsPage() {
   const done = lives.length === 0 ? undefined : await inPool('limits-tried', [lives, rules, schools]);
   return (
     <div className="grid max-w-6xl grid-cols-[minmax(0,1fr)] gap-3 px-4 py-4">
-      <div>
-        <p className="text-[13px]">
-          <Go className="font-bold text-act" href="/book">
-            Book
-          </Go>{' '}
-          /{' '}
-          <Go className="font-bold text-act" href="/book/holds">
-            What holds
-          </Go>{' '}
-          / Limits tried
-        </p>
-        <h1 className="text-xl font-bold">Limits, had they been otherwise</h1>
-      </div>
+      <BookHead here="Limits tried" title="Limits, had they been otherwise" within={[{ href: '/book/holds', text: 'What holds' }]} />
       {done === undefined && (
         <p className="border border-line bg-sheet p-3">
           Nothing with a bore has been out for {FOLLOW_DAYS} days yet: what a limit would have caught cannot be known.
