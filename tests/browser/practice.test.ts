@@ -96,7 +96,7 @@ test('a whole job on a practice unit: at the real stations, without colour, unti
   await signIn(other, app.origin, 'pell-wickert', '2605');
   expect(await other.evaluate(() => document.body.innerText)).not.toContain('TRY-');
   await other.goto(`${app.origin}/units/TRY-0001/options`);
-  await shows(other, 'There is no such');
+  await shows(other, 'Nothing lies at this address');
   await other.browserContext().close();
 
   await strip(p, { ...CLUTCH_SLAVE, choice: 'wheel-double', odd: [] });
@@ -125,5 +125,5 @@ test('a whole job on a practice unit: at the real stations, without colour, unti
   // No mark was drawn, and the one that was there is told.
   expect(told.some((r) => r[1]?.startsWith('The mark at') && r[3] === 'not looked at')).toBe(true);
   await page.goto(`${app.origin}/units/TRY-0001/strip`);
-  await shows(page, 'There is no such');
+  await shows(page, 'Nothing lies at this address');
 });
