@@ -22,9 +22,9 @@ const VIEWS: Readonly<Record<string, string>> = {
   kits: '/kits',
   rules: '/rules',
   'unit-quote': '/units/SQ-0050/options',
-  shop: '/shop',
   'bore-honed': 'bore: Hone, 3 marks',
-  'bore-scrap': 'bore: Scrap, 1 mark',
+  practice: '/practice?kind=decides&level=2',
+  'book-holds': '/book/holds',
 };
 
 const browser = await openBrowser();
