@@ -1,10 +1,12 @@
 import { beforeAll, expect, test } from 'vitest';
+import { bookAddress, bookFilterIn, isFiltered } from '@/core/book/book-filter';
 import { comebacks } from '@/core/book/comebacks';
 import { GROUPING_NAMES, sayGroup } from '@/core/book/grouping';
 import { judgedLives } from '@/db/book/judged-lives';
 import { asLives, livesBy, ownersOf } from '@/db/book/lives-by';
 import { passagesOf } from '@/db/book/passages';
 import { bookIn } from '@/db/book-in/book-in';
+import { leftUnits } from '@/db/rack/rack';
 import { openShop, PEOPLE, type Shop, START } from './shop';
 
 // What held and what came back, as the records say it.
@@ -93,4 +95,27 @@ test('the ways of released units through the shop, station by station, in the or
     expect(p.steps.every((s, i) => i === 0 || s.at >= (p.steps[i - 1]?.at ?? 0))).toBe(true);
     expect(p.exitAt).toBeGreaterThan(p.bookedInAt);
   }
+});
+
+test('the Book is filtered by any of what is known, by its address, and counted', async () => {
+  const ask = async (address: string) => {
+    const { units, inAll } = await leftUnits(shop.db, null, 50, undefined, bookFilterIn(Object.fromEntries(new URLSearchParams(address))));
+    expect(inAll).toBe(units.length);
+    return units.map((u) => u.id).sort();
+  };
+  const both = [held, back].sort();
+  expect(await ask('')).toEqual(both);
+  expect(await ask('family=wheel-double&material=cast-iron&exit=released&way=reuse')).toEqual(both);
+  expect(await ask('family=slave')).toEqual([]);
+  expect([await ask('back=yes'), await ask('back=no')]).toEqual([[back], [held]]);
+  const bag = (await shop.record(held)).setAside[0];
+  expect(await ask(`kit=${bag?.number}`)).toEqual(both);
+  expect(await ask(`kit=${bag?.number}&lot=nothing`)).toEqual([]);
+  const { exitAt } = (await shop.record(held)).unit;
+  expect(await ask(`from=${(exitAt ?? 0) + DAY_MS}`)).toEqual([]);
+  expect(await ask(`until=${(exitAt ?? 0) + DAY_MS}`)).toEqual(both);
+  // What an address says wrongly is left out; what it says stands in it again.
+  const odd = bookFilterIn({ family: 'nothing', from: 'x', back: ['yes'], kit: '  ', exit: 'scrapped' });
+  expect([odd.exit, isFiltered(odd), bookAddress(odd, { sort: '-when' })]).toEqual(['scrapped', true, 'exit=scrapped&sort=-when']);
+  expect(isFiltered(bookFilterIn({ behind: '1.2' }))).toBe(false);
 });

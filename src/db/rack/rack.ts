@@ -1,11 +1,13 @@
-import { and, asc, count, desc, eq, gt, gte, inArray, isNotNull, isNull, lt, lte, or, type SQL, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, gt, gte, inArray, isNull, lt, lte, or, type SQL, sql } from 'drizzle-orm';
 import { z } from 'zod';
+import { type BookFilter, isFiltered } from '@/core/book/book-filter';
 import { COMPLAINT_NAMES, sayComplaint } from '@/core/book-in/complaint';
 import { FAMILIES } from '@/core/family/families';
 import type { Sort } from '@/core/schema/sort';
 import { LEFT } from '@/core/unit/teaches';
 import type { TrayTag } from '@/core/unit/tray-tag';
 import { tagNumber } from '@/core/unit/unit-record';
+import { bookWhere } from '../book/book-where';
 import type { Reader } from '../engine/connection';
 import { tallyOf } from '../engine/tally';
 import { customers, familyVariants, jobs, units } from '../tables';
@@ -32,12 +34,16 @@ export type BookPlace = { readonly exitAt: number; readonly tagNo: number };
 /** What the book is sorted by; the newest first where nobody asked. */
 export const BOOK_SORTS = ['when', 'tag'] as const;
 
-/** A page of the units that have left. @param behind null: from the first on */
+/** Of a filtered book, units past which they are not counted. */
+export const BOOK_COUNTED = 5000;
+
+/** A page of the units that have left. @param behind null: from the first on @param asked those of a filter; all where it is not said */
 export async function leftUnits(
   db: Reader,
   behind: BookPlace | null,
   most: number,
   sort: Sort = { by: 'when', way: 'down' },
+  asked: BookFilter = {},
 ): Promise<Listed> {
   const [further, atLeast, inOrder] = sort.way === 'down' ? [lt, lte, desc] : [gt, gte, asc];
   const byWhen = sort.by === 'when';
@@ -49,12 +55,23 @@ export async function leftUnits(
         : further(units.tagNo, behind.tagNo);
   const page = await tags(
     db,
-    and(isNotNull(units.exitAt), after),
+    and(bookWhere(asked), after),
     byWhen ? [inOrder(units.exitAt), inOrder(units.tagNo)] : [inOrder(units.tagNo)],
     most,
   );
-  return { units: page, inAll: (await tallyOf(db, LEFT)).get('') ?? 0 };
+  return { units: page, inAll: isFiltered(asked) ? await countOf(db, asked) : ((await tallyOf(db, LEFT)).get('') ?? 0) };
 }
+
+const countOf = async (db: Reader, asked: BookFilter): Promise<number> => {
+  const some = db
+    .select({ one: sql<number>`1`.as('one') })
+    .from(units)
+    .where(bookWhere(asked))
+    .limit(BOOK_COUNTED + 1)
+    .as('some');
+  const [row] = await db.select({ n: count() }).from(some);
+  return row?.n ?? 0;
+};
 
 /** Units of one customer that are shown. */
 const OF_ONE = 200;

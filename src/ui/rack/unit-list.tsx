@@ -30,7 +30,8 @@ export function UnitList({
   const [router, branches] = [useRouter(), useBranches()];
   const columns = useMemo(() => columnsOf(now, sorted !== undefined, branches), [now, sorted, branches]);
   if (units.length === 0) return <p className="text-ink2">{empty}</p>;
-  const onSort = (sort: Sort | null): void => router.push(`${sorted?.page}?sort=${sayInAddress(sort)}`);
+  const onSort = (sort: Sort | null): void =>
+    router.push(`${sorted?.page}${sorted?.page.includes('?') ? '&' : '?'}sort=${sayInAddress(sort)}`);
   return (
     <DataTable
       label="Units"

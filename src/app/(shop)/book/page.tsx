@@ -1,9 +1,11 @@
 import type { Metadata } from 'next';
+import { bookAddress, bookFilterIn, isFiltered } from '@/core/book/book-filter';
 import { sayInAddress, sortIn } from '@/core/schema/sort';
 import { theDb } from '@/db/engine/connection';
 import { promisesKept } from '@/db/plan/promises-kept';
-import { BOOK_SORTS, type BookPlace, leftUnits } from '@/db/rack/rack';
+import { BOOK_COUNTED, BOOK_SORTS, type BookPlace, leftUnits } from '@/db/rack/rack';
 import { type Comebacks, comebacks } from '@/db/unit/lives';
+import { FilterForm } from '@/ui/book/filter-form';
 import { UnitList } from '@/ui/rack/unit-list';
 import { Go } from '@/ui/shell/go';
 
@@ -15,21 +17,26 @@ const PAGE = 50;
 export default async function BookPage({
   searchParams,
 }: {
-  readonly searchParams: Promise<{ behind?: string; from?: string; sort?: string }>;
+  readonly searchParams: Promise<{ behind?: string; before?: string; sort?: string } & { readonly [name: string]: string | undefined }>;
 }) {
   const db = await theDb();
-  const { behind, from, sort: asked } = await searchParams;
+  const given = await searchParams;
+  const { behind, before: passed, sort: asked } = given;
+  const filter = bookFilterIn(given);
+  const some = isFiltered(filter);
   const sort = sortIn(asked, BOOK_SORTS) ?? { by: 'when', way: 'down' as const };
   const place = placeIn(behind);
-  const before = place === null ? 0 : Math.max(0, Number(from) || 0);
-  const [{ units, inAll }, back, promises] = await Promise.all([leftUnits(db, place, PAGE, sort), comebacks(db), promisesKept(db)]);
+  const before = place === null ? 0 : Math.max(0, Number(passed) || 0);
+  const [{ units, inAll }, back, promises] = await Promise.all([leftUnits(db, place, PAGE, sort, filter), comebacks(db), promisesKept(db)]);
   const last = units.at(-1);
   const shown = units.length === 0 ? '' : `; ${before + 1} to ${before + units.length}`;
   return (
     <div className="px-4 py-4">
       <h1 className="mb-1 text-xl font-bold">Book</h1>
       <p className="mb-3 text-ink2">
-        {inAll} {inAll === 1 ? 'unit has' : 'units have'} left the shop{shown}.
+        {inAll > BOOK_COUNTED ? `More than ${BOOK_COUNTED}` : inAll} {inAll === 1 ? 'unit has' : 'units have'} left the shop
+        {some && ' that are as asked below'}
+        {shown}.
       </p>
       <p className="mb-3">
         <Go className="font-bold text-act underline" href="/book/holds">
@@ -44,33 +51,39 @@ export default async function BookPage({
           Where the days go
         </Go>
       </p>
-      {place === null && promises.asked > 0 && (
+      {place === null && !some && promises.asked > 0 && (
         <p className="mb-3">
           Of {promises.asked} that were promised by the plan, {promises.kept} were ready by the date that was to hold at 9 in 10:{' '}
           <b>{Math.round((100 * promises.kept) / promises.asked)} in 100</b>.
         </p>
       )}
-      {place === null && <CameBack all={back} />}
+      {place === null && !some && <CameBack all={back} />}
+      <FilterForm key={bookAddress(filter)} filter={filter} sort={asked ?? ''} />
       <UnitList
         units={units}
         now={Date.now()}
-        empty="Every unit that has left stands here with its whole history. None has yet."
-        sorted={{ sort, page: '/book' }}
+        empty={some ? 'No unit that has left is as asked.' : 'Every unit that has left stands here with its whole history. None has yet.'}
+        sorted={{ sort, page: `/book?${bookAddress(filter)}` }}
       />
       <nav aria-label="Pages of the book" className="mt-3 flex gap-3">
         {place !== null && (
-          <Go className="btn-quiet" href={`/book?sort=${sayInAddress(sort)}`}>
+          <Go className="btn-quiet" href={`/book?${bookAddress(filter, { sort: sayInAddress(sort) })}`}>
             First page
           </Go>
         )}
         {last !== undefined && last.exitAt !== null && before + units.length < inAll && (
           <Go
             className="btn-quiet"
-            href={`/book?sort=${sayInAddress(sort)}&behind=${last.exitAt}.${last.tagNo}&from=${before + units.length}`}
+            href={`/book?${bookAddress(filter, { sort: sayInAddress(sort), behind: `${last.exitAt}.${last.tagNo}`, before: String(before + units.length) })}`}
           >
             Next page
           </Go>
         )}
+        {(['csv', 'xlsx'] as const).map((kind) => (
+          <a key={kind} className="btn-quiet" href={`/api/v1/book/export/book.${kind}?${bookAddress(filter)}`}>
+            These as {kind === 'csv' ? 'CSV' : 'Excel'}
+          </a>
+        ))}
       </nav>
     </div>
   );
