@@ -3,6 +3,7 @@ import { bookAddress, bookFilterIn, isFiltered } from '@/core/book/book-filter';
 import { comebacks } from '@/core/book/comebacks';
 import { GROUPING_NAMES, sayGroup } from '@/core/book/grouping';
 import { judgedLives } from '@/db/book/judged-lives';
+import { causesHeard, lotFaults, timedPasses, whatFreed } from '@/db/book/learned';
 import { asLives, livesBy, ownersOf } from '@/db/book/lives-by';
 import { passagesOf } from '@/db/book/passages';
 import { bookIn } from '@/db/book-in/book-in';
@@ -118,4 +119,31 @@ test('the Book is filtered by any of what is known, by its address, and counted'
   const odd = bookFilterIn({ family: 'nothing', from: 'x', back: ['yes'], kit: '  ', exit: 'scrapped' });
   expect([odd.exit, isFiltered(odd), bookAddress(odd, { sort: '-when' })]).toEqual(['scrapped', true, 'exit=scrapped&sort=-when']);
   expect(isFiltered(bookFilterIn({ behind: '1.2' }))).toBe(false);
+});
+
+test('what the work taught is counted over units, and names nobody', async () => {
+  const unitId = await shop.book({ complaints: ['wet-boot', 'pulls'] });
+  const work = shop.worker(unitId);
+  await work.treat('soak-penetrant', 'no', { state: 'seized' });
+  await work.treat('low-air', 'freed', { state: 'seized', bar: 1.5 });
+  await work.treat('low-air', 'no', { state: 'seized', bar: 1.9 });
+  await work.itWas('bore-marked');
+  expect((await whatFreed(shop.db)).rows).toEqual([
+    { method: 'low-air', state: 'seized', tried: 2, freed: 1, mostBar: 1.5 },
+    { method: 'soak-penetrant', state: 'seized', tried: 1, freed: 0, mostBar: null },
+  ]);
+  expect((await causesHeard(shop.db)).rows).toEqual([
+    { complaint: 'pulls', cause: 'bore-marked', units: 1 },
+    { complaint: 'wet-boot', cause: 'bore-marked', units: 1 },
+  ]);
+  expect(await lotFaults(shop.db)).toEqual({ rows: [], inAll: 0 });
+  expect(await timedPasses(shop.db)).toEqual([]);
+});
+
+test('one person’s work stands beside all others’, for whoever teaches', async () => {
+  const groups = async (personId: string) => (await livesBy(shop.db, { personId })).lived.map((l) => l.group);
+  expect([await groups(PEOPLE.tech.id), await groups(PEOPLE.other.id)]).toEqual([
+    ['theirs', 'theirs'],
+    ['others', 'others'],
+  ]);
 });

@@ -45,9 +45,14 @@ const BAG = { kit: sql<string>`${bags.number}`, lot: sql<string>`${bags.number} 
 const released = eq(units.exit, 'released');
 const backAt = sql<number | null>`(select min(b.created_at) from units b where b.comes_back_from = units.id)`;
 
+/** One person's work beside that of all others, for teaching; whoever asks for it has been asked whether they may. */
+export type OnePerson = { readonly personId: string };
+const closedUpBy = (personId: string): SQL<string | null> =>
+  sql`case when exists (select 1 from steps s where s.unit_id = units.id and s.station = 'close-up' and s.person_id = ${personId}) then 'theirs' else 'others' end`;
+
 /** The last units that were released, by their group; one of several bags is in the group of each. @returns how many there are in all beside */
-export async function livesBy(db: Reader, by: Grouping): Promise<{ readonly lived: readonly Lived[]; readonly inAll: number }> {
-  const group = by === 'kit' || by === 'lot' ? BAG[by] : GROUP[by];
+export async function livesBy(db: Reader, by: Grouping | OnePerson): Promise<{ readonly lived: readonly Lived[]; readonly inAll: number }> {
+  const group = typeof by === 'object' ? closedUpBy(by.personId) : by === 'kit' || by === 'lot' ? sql`null` : GROUP[by];
   const all: Lived[] = [];
   const seen = new Set<string>();
   let last: { readonly exitAt: number; readonly id: string } | undefined;
@@ -60,7 +65,7 @@ export async function livesBy(db: Reader, by: Grouping): Promise<{ readonly live
         tagNo: units.tagNo,
         exitAt: units.exitAt,
         backAt,
-        group: by === 'kit' || by === 'lot' ? sql<string | null>`null` : group,
+        group: sql<string | null>`${group}`,
       })
       .from(units)
       .where(and(released, behind))

@@ -49,6 +49,10 @@ export default async function BookPage({
         ·{' '}
         <Go className="font-bold text-act underline" href="/book/days">
           Where the days go
+        </Go>{' '}
+        ·{' '}
+        <Go className="font-bold text-act underline" href="/book/learned">
+          What the work taught
         </Go>
       </p>
       {place === null && !some && promises.asked > 0 && (

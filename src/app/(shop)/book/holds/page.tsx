@@ -2,10 +2,12 @@ import type { Metadata } from 'next';
 import type { comebacks } from '@/core/book/comebacks';
 import { GROUPING_NAMES, type Grouping, sayGroup } from '@/core/book/grouping';
 import { sayLogRank } from '@/core/book/say-comebacks';
+import { may } from '@/core/people/role';
 import { sayDate } from '@/core/quantity/say-time';
 import { tagOf } from '@/core/unit/unit-record';
 import { asLives, type Lived, livesBy, ownersOf } from '@/db/book/lives-by';
 import { theDb } from '@/db/engine/connection';
+import { staff } from '@/db/people/people';
 import { inPool, sayNotDone } from '@/pool/pool';
 import { BookHead } from '@/ui/book/book-head';
 import { GroupTable } from '@/ui/book/group-table';
@@ -28,13 +30,18 @@ const CURVES = 6;
 export default async function HoldsPage({
   searchParams,
 }: {
-  readonly searchParams: Promise<{ readonly by?: string; readonly group?: string }>;
+  readonly searchParams: Promise<{ readonly by?: string; readonly group?: string; readonly person?: string }>;
 }) {
-  await personOrSignIn();
-  const [{ by: asked, group }, db] = await Promise.all([searchParams, theDb()]);
+  const me = await personOrSignIn();
+  const [{ by: asked, group, person: askedFor }, db] = await Promise.all([searchParams, theDb()]);
+  const teaches = may(me.role, 'teach');
+  const people = teaches ? await staff(db) : [];
+  const person = people.find((p) => p.id === askedFor);
   const by: Grouping = GROUPING_NAMES.find((g) => g === asked) ?? 'way';
   const now = Date.now();
-  const { lived, inAll } = await livesBy(db, by);
+  const nameOf = (stored: string): string =>
+    person === undefined ? sayGroup(by, stored) : stored === 'theirs' ? `closed up by ${person.name}` : 'all others';
+  const { lived, inAll } = await livesBy(db, person === undefined ? by : { personId: person.id });
   const units = topGroups(asLives(lived, now));
   const done =
     units.lives.length === 0
@@ -44,7 +51,7 @@ export default async function HoldsPage({
   const high = told?.groups.filter((g) => g.says === 'high').map((g) => g.group) ?? [];
   const stillOut = lived.filter((l) => high.includes(l.group) && l.backAt === null);
   const owners =
-    by === 'lot' || by === 'way' || by === 'kit'
+    person === undefined && (by === 'lot' || by === 'way' || by === 'kit')
       ? await ownersOf(
           db,
           stillOut.slice(0, NAMED).map((l) => l.unitId),
@@ -56,7 +63,7 @@ export default async function HoldsPage({
       <Go className="font-bold text-act underline" href="/book/limits">
         Limits tried against what came of them
       </Go>
-      <WhichHolds by={by} />
+      <WhichHolds by={by} people={people.map(({ id, name }) => ({ id, name }))} person={person?.id ?? null} />
       {done !== undefined && !done.ok && <p role="alert">{sayNotDone(done.error)}</p>}
       {told === undefined ? (
         done === undefined && <p className="border border-line bg-sheet p-3">Nothing that tells has been released yet.</p>
@@ -71,7 +78,7 @@ export default async function HoldsPage({
           {owners.length > 0 && (
             <section aria-label="To be called" className="border-l-4 border-amber bg-sheet p-3">
               <h2 className="font-bold">
-                {high.map((g) => sayGroup(by, g)).join('; ')}: more come back than chance gives. Still out: {stillOut.length}
+                {high.map((g) => nameOf(g)).join('; ')}: more come back than chance gives. Still out: {stillOut.length}
                 {stillOut.length > owners.length && `, the last ${owners.length} are named`}.
               </h2>
               <ul>
@@ -88,19 +95,19 @@ export default async function HoldsPage({
           )}
           <p>{sayLogRank(told.logRank)}</p>
           <HoldsChart
-            groups={told.groups.slice(0, CURVES).map((g) => ({ ...g, name: sayGroup(by, g.group) }))}
+            groups={told.groups.slice(0, CURVES).map((g) => ({ ...g, name: nameOf(g.group) }))}
             more={told.groups.length - CURVES}
           />
           <GroupTable
             groups={told.groups.map((g) => ({
               ...g,
-              name: sayGroup(by, g.group),
-              href: `/book/holds?${new URLSearchParams({ by, group: g.group })}`,
+              name: nameOf(g.group),
+              href: `/book/holds?${new URLSearchParams({ ...(person === undefined ? { by } : { person: person.id }), group: g.group })}`,
               seen: SEEN_DAYS.map((d) => units.lives.filter((l) => l.group === g.group && l.days >= d).length),
             }))}
           />
           {units.left > 0 && <p className="text-ink2">{units.left} groups with the fewest units are not shown.</p>}
-          {group !== undefined && <Rows of={lived.filter((l) => l.group === group)} name={sayGroup(by, group)} />}
+          {group !== undefined && <Rows of={lived.filter((l) => l.group === group)} name={nameOf(group)} />}
         </>
       )}
     </div>
