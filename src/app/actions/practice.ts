@@ -1,6 +1,7 @@
 'use server';
 
 import { AnswerCase, EndCase, MakeCase } from '@/core/practice/case-schema';
+import { kindsOf } from '@/core/practice/kinds';
 import { nextOf } from '@/core/practice/path';
 import { AnswerExercise } from '@/core/practice/practice-schemas';
 import { EndSkill, SaveAsks, SignSkill, StandBy } from '@/core/practice/skill-schemas';
@@ -15,6 +16,8 @@ import { changeOf } from '../_server/change-of';
 
 /** An answer, judged where nobody can see the right one first; and what is met next. */
 export const answerExerciseAction = act('see', AnswerExercise, async (given, { db, person, now }) => {
+  if (given.family !== null && !kindsOf(given.family).includes(given.kind))
+    return fail({ code: 'refused', reasons: ['That is not asked of this family.'] });
   const { right } = await answerExercise(db, { personId: person.id, at: now }, given);
   const [sits, paths] = await Promise.all([sitsOf(db, person.id), pathsOf(db, person.id)]);
   return ok({ right, next: nextOf({ sits, paths }, given.family, now), sits, paths });
