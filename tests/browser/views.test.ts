@@ -48,6 +48,21 @@ const faults = async (rule?: string): Promise<readonly string[]> => {
     .map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(' ')}`);
 };
 
+/** What is learned from, and learned by: the Book’s figures, and practice. */
+const LEARNT = [
+  '/practice',
+  '/practice/cases',
+  '/practice/job',
+  '/book/holds',
+  '/book/limits',
+  '/book/days',
+  '/book/learned',
+  '/book?family=wheel-double&back=yes',
+  '/book/holds?by=lot&group=none',
+  '/practice/skills',
+  '/units/SQ-0012/case',
+];
+
 describe('signing in', () => {
   test.each([
     '/',
@@ -75,17 +90,7 @@ describe('signing in', () => {
     '/sums/bleed',
     '/sums/bleed/live',
     '/sums/line',
-    '/practice',
-    '/practice/cases',
-    '/practice/job',
-    '/book/holds',
-    '/book/limits',
-    '/book/days',
-    '/book/learned',
-    '/book?family=wheel-double&back=yes',
-    '/book/holds?by=lot&group=none',
-    '/practice/skills',
-    '/units/SQ-0012/case',
+    ...LEARNT,
     '/you',
     '/units/SQ-0012/prove',
     '/units/SQ-0012/hand-over',
@@ -158,17 +163,7 @@ describe('every main view, in both themes', () => {
     '/sums/bleed?kept=system-4',
     '/sums/bleed/live?shape=lever-two',
     '/sums/line',
-    '/practice',
-    '/practice/cases',
-    '/practice/job',
-    '/book/holds',
-    '/book/limits',
-    '/book/days',
-    '/book/learned',
-    '/book?family=wheel-double&back=yes',
-    '/book/holds?by=lot&group=none',
-    '/practice/skills',
-    '/units/SQ-0012/case',
+    ...LEARNT,
     '/rig',
     '/book',
     '/rules',
