@@ -1,8 +1,12 @@
+import { eq } from 'drizzle-orm';
 import { beforeAll, expect, test } from 'vitest';
 import { ReadEvents, ReadRecord, ReadUnits } from '@/core/book/read-schemas';
 import { readRecordOf } from '@/core/book/read-unit';
+import { UnitFile, unitFileSchema } from '@/core/book/unit-file';
 import { eventsAfter, unitsAfter } from '@/db/book/read-units';
-import { openShop, type Shop } from './shop';
+import { unitFileOf } from '@/db/book/unit-file';
+import { unitEvents } from '@/db/tables';
+import { openShop, type Shop, START } from './shop';
 
 // What is read of the shop elsewhere, by its own schemas.
 
@@ -43,4 +47,31 @@ test('a unit’s record is as its schema says, and tells nobody whom to call', a
   expect(ReadRecord.safeParse(read).error?.issues ?? []).toEqual([]);
   expect([read.verdicts[0]?.outcome, read.gaugings.length, read.runs.every((r) => r.outcome === 'pass')]).toEqual(['reuse', 1, true]);
   expect(JSON.stringify(read)).not.toMatch(/Namely|0199/);
+});
+
+test('a unit’s file holds every row and event of it, names nobody, and is as its published schema says', async () => {
+  const unitId = await shop.at('release', { customer: 'Widow Namely', phone: '0199 77' });
+  await shop.worker(unitId).release();
+  const record = await shop.record(unitId);
+  const file = await unitFileOf(shop.db, record, 'Test Works', START);
+  const again = UnitFile.safeParse(JSON.parse(JSON.stringify(file)));
+  expect(again.error?.issues ?? []).toEqual([]);
+  expect(JSON.stringify(file)).not.toMatch(/Namely|0199 77|"tess"|"lena"|"cas"/);
+  expect(new Set(file.events.map((e) => e.by))).toEqual(new Set(['person 1', 'person 2', 'person 3']));
+  const kept = {
+    parts: record.tray,
+    gaugings: record.gaugings,
+    verdicts: record.verdicts,
+    steps: record.steps,
+    runs: record.runs,
+    bags: record.setAside,
+  };
+  for (const [name, rows] of Object.entries(kept)) expect([name, file.rows[name]?.length]).toEqual([name, rows.length]);
+  expect(file.rows.readings?.length).toBe(record.gaugings.reduce((n, g) => n + g.readings.length, 0));
+  // What was measured is in it, sample by sample.
+  expect(file.rows.runs?.every((r) => Array.isArray(r.samples) && r.samples.length > 10)).toBe(true);
+  const events = await shop.db.select().from(unitEvents).where(eq(unitEvents.unitId, unitId));
+  expect(file.events.map((e) => e.version)).toEqual(events.map((e) => e.version).sort((a, b) => a - b));
+  const schema = unitFileSchema() as { readonly required: readonly string[] };
+  expect([...schema.required].sort()).toEqual(['eddrin', 'events', 'exportedAt', 'rows', 'shop', 'unit', 'version']);
 });

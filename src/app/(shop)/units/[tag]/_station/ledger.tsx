@@ -121,6 +121,9 @@ export function Ledger({
           >
             Fitting sheet
           </a>
+          <a className="inline-flex min-h-[44px] items-center font-bold text-act" href={`/api/v1/units/${tag}/unit.json`}>
+            All of it as a file
+          </a>
           <Go
             className="inline-flex min-h-[44px] items-center font-bold text-act"
             href={`/units/${tag}/${inShop ? 'options' : 'hand-over'}`}
