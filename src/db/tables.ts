@@ -1,5 +1,6 @@
 // The tables of the shop, by the station that fills them.
 export * from './tables/bench';
+export * from './tables/book';
 export * from './tables/bore';
 export * from './tables/cost';
 export * from './tables/customer';

@@ -57,6 +57,7 @@ const LEARNT = [
   '/book/limits',
   '/book/days',
   '/book/learned',
+  '/book/foreign',
   '/book?family=wheel-double&back=yes',
   '/book/holds?by=lot&group=none',
   '/practice/skills',

@@ -3,10 +3,11 @@ import { beforeAll, expect, test } from 'vitest';
 import { ReadEvents, ReadRecord, ReadUnits } from '@/core/book/read-schemas';
 import { readRecordOf } from '@/core/book/read-unit';
 import { UnitFile, unitFileSchema } from '@/core/book/unit-file';
+import { foreignLife, foreignLines, takeForeign } from '@/db/book/foreign';
 import { eventsAfter, unitsAfter } from '@/db/book/read-units';
 import { unitFileOf } from '@/db/book/unit-file';
 import { unitEvents } from '@/db/tables';
-import { openShop, type Shop, START } from './shop';
+import { openShop, PEOPLE, type Shop, START } from './shop';
 
 // What is read of the shop elsewhere, by its own schemas.
 
@@ -74,4 +75,18 @@ test('a unit’s file holds every row and event of it, names nobody, and is as i
   expect(file.events.map((e) => e.version)).toEqual(events.map((e) => e.version).sort((a, b) => a - b));
   const schema = unitFileSchema() as { readonly required: readonly string[] };
   expect([...schema.required].sort()).toEqual(['eddrin', 'events', 'exportedAt', 'rows', 'shop', 'unit', 'version']);
+});
+
+test('a file comes into another shop whole, once, as a life of its own; this shop’s own is told apart', async () => {
+  const record = await shop.record(await shop.at('judge'));
+  const file = await unitFileOf(shop.db, record, 'Works Elsewhere', START);
+  const by = { personId: PEOPLE.counter.id, at: START };
+  const taken = await takeForeign(shop.db, by, file, 'Test Works');
+  expect(await takeForeign(shop.db, by, file, 'Test Works')).toEqual(taken);
+  expect((await takeForeign(shop.db, by, { ...file, shop: 'Test Works' }, 'Test Works')).ok).toBe(false);
+  const { lines, inAll } = await foreignLines(shop.db);
+  expect([lines.map((l) => [l.tag, l.shop]), inAll]).toEqual([[[file.unit.tag, 'Works Elsewhere']], 1]);
+  // Nothing of it was lost on the way, and nothing of it is among the shop's own units.
+  expect(await foreignLife(shop.db, lines[0]?.id ?? '')).toEqual(JSON.parse(JSON.stringify(file)));
+  expect((await unitsAfter(shop.db, { after: 0, limit: 500, in: 'all' })).units.filter((u) => u.id === file.unit.id)).toHaveLength(1);
 });

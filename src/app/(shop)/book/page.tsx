@@ -53,6 +53,10 @@ export default async function BookPage({
         ·{' '}
         <Go className="font-bold text-act underline" href="/book/learned">
           What the work taught
+        </Go>{' '}
+        ·{' '}
+        <Go className="font-bold text-act underline" href="/book/foreign">
+          Lives of other shops
         </Go>
       </p>
       {place === null && !some && promises.asked > 0 && (
