@@ -4,7 +4,7 @@ import { comebacks } from '@/core/book/comebacks';
 import { GROUPING_NAMES, sayGroup } from '@/core/book/grouping';
 import { judgedLives } from '@/db/book/judged-lives';
 import { causesHeard, lotFaults, timedPasses, whatFreed } from '@/db/book/learned';
-import { asLives, livesBy, ownersOf } from '@/db/book/lives-by';
+import { asLives, livesBy, ownersOf, statisticsOf } from '@/db/book/lives-by';
 import { passagesOf } from '@/db/book/passages';
 import { bookIn } from '@/db/book-in/book-in';
 import { leftUnits } from '@/db/rack/rack';
@@ -146,4 +146,15 @@ test('one person’s work stands beside all others’, for whoever teaches', asy
     ['theirs', 'theirs'],
     ['others', 'others'],
   ]);
+});
+
+test('statistics have a line for each released unit, with all that is known of it but names', async () => {
+  const lines = await statisticsOf(shop.db, NOW);
+  expect(lines).toHaveLength(2);
+  expect(lines.map((l) => [l.family, l.way, l.rig, l.cameBack]).sort()).toEqual([
+    ['wheel-double', 'reuse', 'passed', 'no'],
+    ['wheel-double', 'reuse', 'passed', 'yes'],
+  ]);
+  expect(lines.find((l) => l.cameBack === 'yes')?.days).toBe(60);
+  expect(JSON.stringify(lines)).not.toMatch(/Came Again|Orchard|Tess|unit-/);
 });

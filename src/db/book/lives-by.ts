@@ -43,6 +43,9 @@ const GROUP: { readonly [G in Exclude<Grouping, 'kit' | 'lot'>]: SQL<string | nu
 const BAG = { kit: sql<string>`${bags.number}`, lot: sql<string>`${bags.number} || ', lot ' || ${bags.lotCode}` };
 
 const released = eq(units.exit, 'released');
+/** Those that left before one, or with it and stand behind it. */
+const behind = (last: { readonly exitAt: number; readonly id: string } | undefined): SQL | undefined =>
+  last && or(lt(units.exitAt, last.exitAt), and(eq(units.exitAt, last.exitAt), lt(units.id, last.id)));
 const backAt = sql<number | null>`(select min(b.created_at) from units b where b.comes_back_from = units.id)`;
 
 /** One person's work beside that of all others, for teaching; whoever asks for it has been asked whether they may. */
@@ -57,8 +60,6 @@ export async function livesBy(db: Reader, by: Grouping | OnePerson): Promise<{ r
   const seen = new Set<string>();
   let last: { readonly exitAt: number; readonly id: string } | undefined;
   for (let asked = 0; asked < MOST_LIVES; asked += PIECE) {
-    const behind =
-      last === undefined ? undefined : or(lt(units.exitAt, last.exitAt), and(eq(units.exitAt, last.exitAt), lt(units.id, last.id)));
     const rows = await db
       .select({
         unitId: units.id,
@@ -68,7 +69,7 @@ export async function livesBy(db: Reader, by: Grouping | OnePerson): Promise<{ r
         group: sql<string | null>`${group}`,
       })
       .from(units)
-      .where(and(released, behind))
+      .where(and(released, behind(last)))
       .orderBy(desc(units.exitAt), desc(units.id))
       .limit(PIECE);
     const bagged =
@@ -135,3 +136,42 @@ export const ownersOf = async (db: Reader, unitIds: readonly string[]): Promise<
     .where(inArray(units.id, [...unitIds]))
     .orderBy(desc(units.exitAt));
 };
+
+/** A released unit as a line of statistics: what is known of it, how long it held, and nobody’s name. */
+export type StatisticsLine = Readonly<Record<Exclude<Grouping, 'kit' | 'lot'>, string>> & {
+  readonly days: number;
+  readonly cameBack: 'yes' | 'no';
+  readonly releasedDaysAgo: number;
+};
+
+/** Every released unit as a line, the last of them first; at most as many as are looked at anywhere. */
+export async function statisticsOf(db: Reader, now: number): Promise<readonly StatisticsLine[]> {
+  const lines: StatisticsLine[] = [];
+  let last: { readonly exitAt: number; readonly id: string } | undefined;
+  for (let asked = 0; asked < MOST_LIVES; asked += PIECE) {
+    const rows = await db
+      .select({ id: units.id, exitAt: units.exitAt, backAt, ...GROUP })
+      .from(units)
+      .where(and(released, behind(last)))
+      .orderBy(desc(units.exitAt), desc(units.id))
+      .limit(PIECE);
+    for (const { id: _, exitAt, backAt: back, ...groups } of rows) {
+      const left = exitAt ?? now;
+      const known = Object.fromEntries(Object.entries(groups).map(([by, stored]) => [by, String(stored ?? 'none')])) as Record<
+        Exclude<Grouping, 'kit' | 'lot'>,
+        string
+      >;
+      lines.push({
+        ...known,
+        days: Math.round(Math.max(0, ((back ?? now) - left) / DAY_MS) * 100) / 100,
+        cameBack: back === null ? 'no' : 'yes',
+        releasedDaysAgo: Math.round(Math.max(0, (now - left) / DAY_MS) * 100) / 100,
+      });
+    }
+    const end = rows.at(-1);
+    if (rows.length < PIECE || end === undefined) break;
+    last = { exitAt: end.exitAt ?? 0, id: end.id };
+    await new Promise((next) => setImmediate(next));
+  }
+  return lines;
+}

@@ -60,9 +60,19 @@ export default async function HoldsPage({
   return (
     <div className="grid max-w-6xl grid-cols-[minmax(0,1fr)] gap-4 px-4 py-4">
       <BookHead here="What holds" title="What holds, and for how long" />
-      <Go className="font-bold text-act underline" href="/book/limits">
-        Limits tried against what came of them
-      </Go>
+      <p>
+        <Go className="font-bold text-act underline" href="/book/limits">
+          Limits tried against what came of them
+        </Go>{' '}
+        · without names, as{' '}
+        <a className="font-bold text-act underline" href="/api/v1/book/export/statistics.csv">
+          CSV
+        </a>{' '}
+        or{' '}
+        <a className="font-bold text-act underline" href="/api/v1/book/export/statistics.xlsx">
+          Excel
+        </a>
+      </p>
       <WhichHolds by={by} people={people.map(({ id, name }) => ({ id, name }))} person={person?.id ?? null} />
       {done !== undefined && !done.ok && <p role="alert">{sayNotDone(done.error)}</p>}
       {told === undefined ? (

@@ -1,9 +1,11 @@
 import { bookFilterIn } from '@/core/book/book-filter';
+import { GROUPING_NAMES } from '@/core/book/grouping';
 import { isoDay } from '@/core/quantity/say-time';
 import { EXIT_WORDS } from '@/core/station';
 import type { TrayTag } from '@/core/unit/tray-tag';
 import { tagOf } from '@/core/unit/unit-record';
 import type { Line } from '@/csv/read-table';
+import { statisticsOf } from '@/db/book/lives-by';
 import { theDb } from '@/db/engine/connection';
 import { type BookPlace, leftUnits } from '@/db/rack/rack';
 import { problem } from '../../../../../_server/request';
@@ -11,14 +13,17 @@ import { isSheetKind, sheetAnswer } from '../../../../../_server/sheet-answer';
 import { currentPerson } from '../../../../../_server/who';
 
 const COLUMNS = ['tag', 'family', 'machine', 'position', 'customer', 'complaint', 'bore', 'targetDiaMm', 'left', 'how'];
+const STATISTICS = [...GROUPING_NAMES.filter((g) => g !== 'kit' && g !== 'lot'), 'days', 'cameBack', 'releasedDaysAgo'];
 /** Rows that a file holds; more are asked for by narrower filters. Read so many at a time. */
 const [MOST, PIECE] = [20_000, 500];
 
-/** The units of the Book that an address asks for, as a table: `book.csv`, `book.xlsx`. */
+/** The units of the Book that an address asks for, as a table: `book.csv`, `book.xlsx`; or all that were released, without names: `statistics.csv`, `statistics.xlsx`. */
 export async function GET(request: Request, { params }: { params: Promise<{ file: string }> }): Promise<Response> {
   if ((await currentPerson()) === undefined) return problem(401, 'Sign in first.');
   const [name, kind] = (await params).file.split('.');
-  if (name !== 'book' || !isSheetKind(kind)) return problem(404, 'There is no such file.');
+  if (!isSheetKind(kind)) return problem(404, 'There is no such file.');
+  if (name === 'statistics') return sheetAnswer(name, kind, STATISTICS, await statisticsOf(await theDb(), Date.now()));
+  if (name !== 'book') return problem(404, 'There is no such file.');
   const filter = bookFilterIn(Object.fromEntries(new URL(request.url).searchParams));
   const db = await theDb();
   const rows: Line[] = [];
