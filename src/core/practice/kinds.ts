@@ -7,7 +7,7 @@ import { touches } from './kind/fluid-kinds';
 import { judgeDrawn } from './kind/judge-kinds';
 import { coversTray } from './kind/kit-kinds';
 import { bleedOrder, whichFlare } from './kind/machine-kinds';
-import { dirtOrPit, whichDecides } from './kind/mark-kinds';
+import { dirtOrPit, whichDecides, whichTarget } from './kind/mark-kinds';
 import { readFilling, readTrace } from './kind/prove-kinds';
 import { readDial, readVernier } from './kind/reading-kinds';
 import { faceCups, hasLips, isLaidOut, labelSection, orderParts } from './kind/section-kinds';
@@ -28,7 +28,7 @@ const any = (): boolean => true;
 export const PRACTICE_KINDS = {
   label: { label: 'Names of parts', teaches: 'names what lies in a section', make: labelSection, askedOf: any },
   order: { label: 'In order', teaches: 'lays a unit out from its open end', make: orderParts, askedOf: isLaidOut },
-  facing: { label: 'Which way it faces', teaches: 'turns each lip toward its pressure', make: faceCups, askedOf: hasLips },
+  facing: { label: 'Which way it faces', teaches: 'turns each lip, bowl and spring the right way', make: faceCups, askedOf: hasLips },
   clips: { label: 'Which clip in which groove', teaches: 'puts each ring into its own groove', make: clipInGroove, askedOf: hasGrooves },
   vernier: { label: 'Caliper and depth gauge', teaches: 'reads a vernier and its zero', make: readVernier },
   dial: { label: 'Bore gauge', teaches: 'reads a dial that turns back', make: readDial },
@@ -37,6 +37,7 @@ export const PRACTICE_KINDS = {
   stuck: { label: 'When it won’t', teaches: 'knows what is first, and what never', make: stuckFirst },
   judge: { label: 'Judge a bore', teaches: 'says what a bore is good for', make: judgeDrawn },
   decides: { label: 'Which mark decides', teaches: 'sees what a verdict hangs on', make: whichDecides },
+  target: { label: 'To which diameter', teaches: 'says how far a mark has to be cut out', make: whichTarget },
   cut: { label: 'Plan a cut', teaches: 'says how many strokes, and where to stop', make: planCut },
   covers: { label: 'Does the bag cover it', teaches: 'holds a bag against a tray', make: coversTray },
   stack: { label: 'What is wrong in it', teaches: 'sees what may not be closed', make: wrongInStack, askedOf: any },

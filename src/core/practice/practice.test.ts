@@ -136,7 +136,7 @@ describe('what is right, by other means', () => {
         if (e.picture?.kind !== 'section' || e.form.kind !== 'match' || typeof e.right === 'number') continue;
         const [right, names] = [e.right, e.form.items];
         const faces = (name: string): string | undefined => {
-          const at = names.findIndex((n) => n.endsWith(`, ${name}`));
+          const at = names.findIndex((n) => n.includes(`, ${name}: its lip`));
           return at === -1 ? undefined : right[at] === 0 ? 'open' : 'blind';
         };
         switch (e.picture.family) {

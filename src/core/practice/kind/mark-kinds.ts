@@ -183,3 +183,36 @@ export const whichDecides = (random: Random, level: Level): Exercise => {
 };
 
 const sayTarget = (j: Judgement | undefined): string => (j?.targetDiaMm == null ? '' : ` to ${fixed(j.targetDiaMm, 3)} mm`);
+
+/** To which diameter a marked bore is cut, so that its mark is gone and the bore stays round and inside its limit. */
+export const whichTarget = (random: Random, level: Level): Exercise => {
+  for (;;) {
+    const { geometry, seals } = boreOf();
+    const wide = NOMINAL_MM + between(random, 0.005, 0.025, level === 1 ? 0.005 : 0.001);
+    const depthUm = between(random, 7, level === 3 ? 26 : 16, 1);
+    const where = oneOf(random, ['rest', 'way'] as const);
+    const mark: Mark = {
+      ...markAt(random, 'm1', { geometry, seals, where, kind: 'pit' }),
+      depthUm,
+      depthUncertaintyUm: level === 1 ? 0.5 : oneOf(random, [1, 2, 3]),
+    };
+    const said = judged(geometry, [mark], wide);
+    if (said.outcome !== 'hone' || said.targetDiaMm === null) continue;
+    return {
+      asks: 'To which diameter is it honed?',
+      facts: [
+        `Single master of cast iron; gauged ${fixed(wide, 3)} mm all over; the limit is ${fixed(said.limitDiaMm, 3)} mm.`,
+        `m1: a pit, ${plain(depthUm)} µm deep, ± ${plain(mark.depthUncertaintyUm ?? 0)}, ${WHERE_WORDS[where]}, cleaned.`,
+        `The shop cuts ${plain(STANDARD_RULES.cleanUpUm)} µm past the bottom of a mark; targets go by 0.005 mm.`,
+      ],
+      picture: mapOf(geometry, [mark]),
+      form: { kind: 'number', unit: 'mm', within: 0.0025, decimals: 3 },
+      right: said.targetDiaMm,
+      hints: [
+        'A radius: what is cut off one side counts twice on the diameter.',
+        'The gauged diameter, and twice the depth at its deepest with what is cut past it, up to the next 0.005.',
+      ],
+      because: [...said.marks.map((m) => `${m.id}: ${m.reason}`), said.reasons[0] ?? ''],
+    };
+  }
+};

@@ -1,8 +1,10 @@
+import { SIDED_WORDS, sideOf } from '../../close-up/side';
 import { FAMILIES } from '../../family/families';
 import { type Family, slotFacing } from '../../family/family';
 import type { FamilyName } from '../../family/family-name';
 import { isRadial } from '../../family/part-kind';
 import type { Random } from '../../statistics/random';
+import { emptyTray } from '../../strip/tray';
 import { oneOf, shuffled, someOf } from '../draw';
 import type { Exercise, Level } from '../exercise';
 
@@ -76,30 +78,36 @@ export const orderParts = (random: Random, level: Level, of?: FamilyName): Exerc
 
 export const hasLips = (f: FamilyName): boolean => FAMILIES[f].slots.some((s) => slotFacing(FAMILIES[f], s) !== undefined);
 
-/** Which way each lip opens. */
+/** Which way each lip, bowl and small end faces. */
 export const faceCups = (random: Random, level: Level, of?: FamilyName): Exercise => {
   const family = FAMILIES[of ?? oneOf(random, BY_LEVEL[level].filter(hasLips))];
-  const seals = named(family).filter((s) => slotFacing(family, s) !== undefined);
+  const tray = emptyTray(family, (slot) => slot.id).map((p) => ({ ...p, found: 'present' as const }));
+  const sided = named(family).flatMap((s) => {
+    const part = tray.find((p) => p.slotId === s.id);
+    const side = part === undefined ? undefined : sideOf(family, tray, part);
+    return side === undefined ? [] : [{ s, side }];
+  });
+  const ids = sided.map(({ s }) => s.id);
   const options = ['toward the open (left) end', 'toward the other end'];
   const pressure = (id: string): string => {
     const p = family.chambers.find((c) => c.id === id)?.pressure;
     return p === 'working' ? 'the pressure' : p === 'reservoir' ? 'the reservoir’s fluid' : 'the air outside';
   };
   return {
-    asks: 'Which way does each lip open?',
+    asks: 'Which way does each face?',
     facts: [`${family.label}, open end to the left.`],
-    picture: drawn(
-      family,
-      seals.map((s) => s.id),
-      seals.map((s) => s.id),
-    ),
-    form: { kind: 'match', items: seals.map((s, i) => `number ${i + 1}, ${s.name}`), options },
-    right: seals.map((s) => (slotFacing(family, s) === 'open' ? 0 : 1)),
-    hints: ['A lip holds what it opens toward: fluid under pressure before fluid at rest, fluid before air.'],
-    because: seals.map((s, i) => {
+    picture: drawn(family, ids, ids),
+    form: { kind: 'match', items: sided.map(({ s, side }, i) => `number ${i + 1}, ${s.name}: its ${SIDED_WORDS[side.what]}`), options },
+    right: sided.map(({ side }) => (side.toward === 'open' ? 0 : 1)),
+    hints: [
+      'A lip holds what it opens toward: fluid under pressure before fluid at rest, fluid before air.',
+      'A washer’s bowl backs its seal, and a spring’s small end goes to the piston.',
+    ],
+    because: sided.map(({ s, side }, i) => {
+      const to = side.toward === 'open' ? 'left' : 'right';
+      if (side.what !== 'lip') return `Number ${i + 1}: ${side.because}`;
       const [open, blind] = s.between ?? ['', ''];
-      const faces = slotFacing(family, s);
-      return `Number ${i + 1} parts ${pressure(open)} on its left from ${pressure(blind)} on its right, and opens to the ${faces === 'open' ? 'left' : 'right'}.`;
+      return `Number ${i + 1} parts ${pressure(open)} on its left from ${pressure(blind)} on its right, and opens to the ${to}.`;
     }),
   };
 };
