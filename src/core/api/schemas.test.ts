@@ -160,7 +160,13 @@ describe('rules', () => {
 test('the document names every calculation, its refusals and its token', () => {
   const document = openApiDocument();
   const calculations = [...CALCULATIONS.keys()].map((n) => `/api/v1/compute/${n}`);
-  expect(Object.keys(document.paths ?? {})).toEqual(['/api/v1/devices/{id}/readings', ...calculations]);
+  expect(Object.keys(document.paths ?? {})).toEqual([
+    '/api/v1/devices/{id}/readings',
+    '/api/v1/units',
+    '/api/v1/units/{tag}',
+    '/api/v1/events',
+    ...calculations,
+  ]);
   const post = document.paths?.['/api/v1/compute/judge']?.post;
   expect(Object.keys(post?.responses ?? {})).toEqual(['200', '400', '401', '422']);
   expect(document.security).toEqual([{ token: [] }]);
