@@ -331,33 +331,28 @@ describe('from the command line', () => {
     return { status, said: stdout + stderr };
   };
 
-  test(
-    'a shop is backed up, checked and restored, each with what it found; what stands in the way is said',
-    { timeout: 180_000 },
-    () => {
-      const [file, elsewhere] = [join(place(), 'b.tar'), join(place(), 'shop')];
-      expect(npm('make', [file], shop.folder)).toMatchObject({
-        status: 0,
-        said: expect.stringMatching(/MB: 4 files, \d+ rows[\s\S]*b\.tar is whole\./),
-      });
-      expect(npm('make', [file], shop.folder)).toMatchObject({ status: 1, said: expect.stringContaining('is there already') });
-      expect(npm('check', [], elsewhere)).toMatchObject({ status: 1, said: expect.stringContaining('There is no shop in') });
-      expect(npm('restore', [join(elsewhere, 'none.tar')], elsewhere)).toMatchObject({
-        status: 1,
-        said: expect.stringContaining('no such file'),
-      });
-      expect(npm('restore', [file], elsewhere)).toMatchObject({ status: 0, said: expect.stringContaining('Restored.') });
-      expect(npm('check', [], elsewhere)).toMatchObject({ status: 0, said: expect.stringContaining('All of it is whole.') });
-      // Its server runs: this process stands for it.
-      writeFileSync(join(elsewhere, 'served-by'), String(process.pid));
-      expect(npm('restore', [file], elsewhere)).toMatchObject({
-        status: 1,
-        said: expect.stringContaining('is being served: stop the program first'),
-      });
-      expect(npm('make', [], elsewhere)).toMatchObject({ status: 1, said: expect.stringContaining('npm run backup -- FILE') });
-    },
-    60_000,
-  );
+  test('a shop is backed up, checked and restored, each with what it found; what stands in the way is said', () => {
+    const [file, elsewhere] = [join(place(), 'b.tar'), join(place(), 'shop')];
+    expect(npm('make', [file], shop.folder)).toMatchObject({
+      status: 0,
+      said: expect.stringMatching(/MB: 4 files, \d+ rows[\s\S]*b\.tar is whole\./),
+    });
+    expect(npm('make', [file], shop.folder)).toMatchObject({ status: 1, said: expect.stringContaining('is there already') });
+    expect(npm('check', [], elsewhere)).toMatchObject({ status: 1, said: expect.stringContaining('There is no shop in') });
+    expect(npm('restore', [join(elsewhere, 'none.tar')], elsewhere)).toMatchObject({
+      status: 1,
+      said: expect.stringContaining('no such file'),
+    });
+    expect(npm('restore', [file], elsewhere)).toMatchObject({ status: 0, said: expect.stringContaining('Restored.') });
+    expect(npm('check', [], elsewhere)).toMatchObject({ status: 0, said: expect.stringContaining('All of it is whole.') });
+    // Its server runs: this process stands for it.
+    writeFileSync(join(elsewhere, 'served-by'), String(process.pid));
+    expect(npm('restore', [file], elsewhere)).toMatchObject({
+      status: 1,
+      said: expect.stringContaining('is being served: stop the program first'),
+    });
+    expect(npm('make', [], elsewhere)).toMatchObject({ status: 1, said: expect.stringContaining('npm run backup -- FILE') });
+  }, 180_000);
 });
 
 describe('an upgrade', () => {
