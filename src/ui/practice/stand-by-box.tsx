@@ -8,7 +8,6 @@ import { STATION_WORDS, type Station } from '@/core/station';
 import { ActionFormFrame } from '../form/action-form';
 import { fieldsOf } from '../form/fields';
 import { useUnitForm } from '../form/use-action-form';
-import { SaveNote } from '../save/save-note';
 
 type Along = { readonly withId: string; readonly pin: string };
 const { Select, Text } = fieldsOf<Along>();
@@ -41,7 +40,6 @@ export function StandByBox({ station, able }: { readonly station: Station; reado
           {...(PIN_WORDS[helper.role] === 'PIN' ? { inputMode: 'numeric' as const } : {})}
         />
       </ActionFormFrame>
-      <SaveNote saving={saying.saving} onDecide={saying.decide} />
     </section>
   );
 }

@@ -8,8 +8,8 @@ import { fromOurPage, problem } from '../../../../_server/request';
 import { shopNow } from '../../../../_server/shop-now';
 import { currentPerson } from '../../../../_server/who';
 
-/** The largest file of one unit. */
-const LARGEST_MB = 20;
+/** The largest file of one unit; it is read where pages are answered, and may not hold them up. */
+const LARGEST_MB = 2;
 /** Faults of a file that are told; how many there are is said. */
 const TOLD = 20;
 
@@ -37,7 +37,10 @@ export async function POST(request: Request): Promise<Response> {
 
 const parsed = (bytes: Uint8Array): unknown => {
   try {
-    return JSON.parse(new TextDecoder().decode(bytes));
+    const value: unknown = JSON.parse(new TextDecoder().decode(bytes));
+    // What is nested too deeply to be written again could not be kept.
+    JSON.stringify(value);
+    return value;
   } catch {
     return undefined;
   }
