@@ -78,12 +78,16 @@ test('everything wrong is said at its field, and then the shop is open and its o
   await hand.fill('Open on Monday', 'early');
   await hand.fill('Passcode: 6 or more letters or figures', '123456');
   await hand.fill('The same again', '12345');
+  await hand.press('Add closed days');
+  await hand.fill('Closed from', '24 Yule');
+  await hand.fill('until, if longer', '2 Jan 2031');
   await hand.press('Open the shop');
   await shows(page, 'What is the shop called?');
   for (const said of [
     '“early” are no hours: such as 8-12 13-17',
     'Is too easily guessed',
     'Is not the same as above',
+    'Is a day, such as 24 Dec.',
     'What are you called?',
   ])
     await shows(page, said);
@@ -94,12 +98,19 @@ test('everything wrong is said at its field, and then the shop is open and its o
   await hand.fill('Letters', 'fb');
   await hand.fill('Next number, at least', '411');
   await hand.fill('Open on Monday', '8-12 13-17');
+  await hand.fill('Closed from', '24.12.2030');
   await hand.fill('Your name', 'Ada Lindqvist');
   await hand.fill('Passcode: 6 or more letters or figures', 'quiet-harbour');
   await hand.fill('The same again', 'quiet-harbour');
   await hand.press('Open the shop');
   await shows(page, 'Ferrybank Hydraulics is open');
   expect(await page.evaluate(() => document.activeElement?.textContent)).toBe('Add the people');
+  await hand.go('/shop');
+  for (const [label, day] of [
+    ['Closed from', '24 Dec 2030'],
+    ['until, if longer', '2 Jan 2031'],
+  ] as const)
+    expect(await (await hand.field(label)).evaluate((e) => (e as HTMLInputElement).value)).toBe(day);
   // The key has opened its shop: a second time it opens nothing, for nobody.
   await page.goto(address);
   await page.waitForFunction(() => !location.pathname.startsWith('/open'));

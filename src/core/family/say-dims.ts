@@ -1,4 +1,4 @@
-import { sayLength, sayNominal } from '../quantity/say';
+import { sayNominal, sayToDiffer } from '../quantity/say';
 import type { Units } from '../quantity/units';
 import type { Dims } from './dims';
 
@@ -17,7 +17,7 @@ export const dimWords = (dim: string): string => WORDS[dim] ?? dim.replace(/Mm$/
 export const sayDim = (dim: string, value: number | string | null | undefined, units: Units): string => {
   if (typeof value !== 'number') return value ?? 'not stated';
   if (dim === 'boreMm') return sayNominal(value);
-  return dim.endsWith('Mm') ? `${sayLength(Math.round(value * 100) / 100, units)} ${units.length}` : String(value);
+  return dim.endsWith('Mm') ? `${sayToDiffer(value, units)} ${units.length}` : String(value);
 };
 
 /** All that is stated, short: `⌀ 10 mm, outside ⌀ 28 mm`; empty where nothing is. */

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { sayDate, sayFullDate, saySpan, sayUntil, sayWhen } from './say-time';
+import { sayDate, sayDay, sayFullDate, saySpan, sayUntil, sayWeekday, sayWhen } from './say-time';
 import { sayWait } from './say-wait';
 
 const at = (day: number, hour: number, minute = 0): number => new Date(2026, 10, day, hour, minute).getTime();
@@ -18,6 +18,8 @@ describe('when', () => {
 
   test('on paper', () => expect(sayDate(at(25, 15, 5))).toBe('25 Nov 2026 15:05'));
 
+  test('a day without its hour, short and with its weekday', () =>
+    expect([sayDay(at(25, 23, 40)), sayWeekday(at(25, 0, 5))]).toEqual(['25 Nov 2026', expect.stringMatching(/^Wednesday,? 25 November 2026$/)]));
   test('in full, for hovering', () => expect(sayFullDate(at(25, 15, 40))).toMatch(/^Wednesday,? 25 November 2026 at 15:40$/));
 });
 

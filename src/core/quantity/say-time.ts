@@ -12,6 +12,7 @@ const calendarOf = (timeZone: string | undefined) => {
     dayAndYear: form({ day: 'numeric', month: 'short', year: 'numeric' }),
     month: form({ month: 'short', year: 'numeric' }),
     full: form({ dateStyle: 'full', timeStyle: 'short' }),
+    fullDay: form({ dateStyle: 'full' }),
   };
 };
 const calendars = new Map<string | null, ReturnType<typeof calendarOf>>();
@@ -53,6 +54,9 @@ export const sayDate = (at: number): string => (!isMoment(at) ? NO_DATE : `${cal
 
 /** A day without its hour: `25 Nov 2026`. */
 export const sayDay = (at: number): string => (isMoment(at) ? calendar().dayAndYear.format(at) : NO_DATE);
+
+/** A day with its weekday: `Wednesday, 25 November 2026`. */
+export const sayWeekday = (at: number): string => (isMoment(at) ? calendar().fullDay.format(at) : NO_DATE);
 
 /** A month: `Nov 2026`. */
 export const sayMonth = (at: number): string => (isMoment(at) ? calendar().month.format(at) : NO_DATE);

@@ -4,6 +4,9 @@ import { MM_PER_INCH, N_PER_LBF, PSI_PER_BAR, type Units } from './units';
 /** A diameter to 0.001 mm or 0.0001 in, without its unit. */
 export const sayDia = (mm: number, units: Units): string => (units.length === 'mm' ? fixed(mm, 3) : fixed(mm / MM_PER_INCH, 4));
 
+/** A dimension of a part as fine as it was stated, so that two that differ are told apart: at most 0.001 mm or 0.0001 in, without its unit. */
+export const sayToDiffer = (mm: number, units: Units): string => (units.length === 'mm' ? upTo(mm, 3) : upTo(mm / MM_PER_INCH, 4));
+
 /** A length along the bore to 0.1 mm or 0.01 in, without its unit. */
 export const sayLength = (mm: number, units: Units): string => (units.length === 'mm' ? upTo(mm, 1) : fixed(mm / MM_PER_INCH, 2));
 

@@ -22,6 +22,7 @@ const CAUTIONS: { readonly [S in Station]?: readonly string[] } = {
 const BLIND_BORE: { readonly [S in Station]?: string } = { hone: 'Blind end: keep the stone off the bottom.' };
 
 const BY_HAND: { readonly [S in Station]?: readonly string[] } = {
+  'close-up': ['The kit’s own grease on its seals, the rest dry: no brake fluid, no oil and no petroleum grease on its rubber.'],
   prove: ['The spring in a booster’s shell is strong: it is parted in a jig only. Vacuum pulls skin in: keep hands off its openings.'],
 };
 

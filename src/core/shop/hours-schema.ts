@@ -19,9 +19,10 @@ export type HoursTyped = z.output<typeof HoursSchema>;
 /** A day as `2026-12-24`. */
 const DayName = text()
   .trim()
-  .max(10)
-  .refine((d) => /^\d{4}-\d{2}-\d{2}$/.test(d) && isInCalendar(d), 'is a day, such as 2026-12-24');
-const isInCalendar = (day: string): boolean => {
+  .max(40)
+  .refine((d) => isDayName(d), 'is a day, such as 24 Dec');
+const isDayName = (day: string): boolean => {
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(day)) return false;
   const at = Date.parse(`${day}T12:00:00Z`);
   return Number.isFinite(at) && new Date(at).toISOString().startsWith(day);
 };
@@ -30,8 +31,11 @@ const isInCalendar = (day: string): boolean => {
 export const DaysOffSchema = z
   .array(
     z
-      .object({ from: DayName, until: z.union([z.literal(''), DayName], 'is a day, such as 2026-12-24'), why: text().trim().max(80) })
-      .refine((d) => d.until === '' || d.from <= d.until, { path: ['until'], message: 'lies before the first day' }),
+      .object({ from: DayName, until: z.union([z.literal(''), DayName], 'is a day, such as 24 Dec'), why: text().trim().max(80) })
+      .refine((d) => d.until === '' || !isDayName(d.from) || !isDayName(d.until) || d.from <= d.until, {
+        path: ['until'],
+        message: 'lies before the first day',
+      }),
   )
   .max(200);
 export type DaysOff = z.output<typeof DaysOffSchema>;

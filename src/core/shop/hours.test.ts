@@ -67,7 +67,7 @@ describe('what an owner sets', () => {
     [{ currency: 'QQQ' }, ['currency is a currency’s three letters, such as EUR']],
     [{ timeZone: 'Europe/Atlantis' }, ['timeZone is no time zone that this machine knows, such as Europe/Vienna']],
     [{ hours: { ...STANDARD_SHOP.hours, monday: 'dawn' } }, ['hours.monday “dawn” are no hours: such as 8-12 13-17']],
-    [{ closed: [{ from: '2026-02-30', until: '', why: '' }] }, ['closed.0.from is a day, such as 2026-12-24']],
+    [{ closed: [{ from: '2026-02-30', until: '', why: '' }] }, ['closed.0.from is a day, such as 24 Dec']],
     [{ closed: [{ from: '2026-03-02', until: '2026-03-01', why: '' }] }, ['closed.0.until lies before the first day']],
     [{ backup: { ...STANDARD_SHOP.backup, folder: 'backups' } }, ['backup.folder is a whole path, such as /mnt/backup']],
   ])('%j is told', (more, said) => expect(faults(more)).toEqual(said));

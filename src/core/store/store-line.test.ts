@@ -56,7 +56,7 @@ describe('what of the store is shown', () => {
 describe('dimensions in words', () => {
   test.each([
     ['boreMm', 22.225, '7/8 in', '7/8 in'],
-    ['odMm', 28, '28 mm', '1.10 in'],
+    ['odMm', 28, '28 mm', '1.1024 in'],
     ['thread', 'M10x1', 'M10x1', 'M10x1'],
     ['lengthMm', null, 'not stated', 'not stated'],
   ] as const)('%s %s', (dim, value, mm, inch) => expect([sayDim(dim, value, METRIC), sayDim(dim, value, IMPERIAL)]).toEqual([mm, inch]));
@@ -64,6 +64,9 @@ describe('dimensions in words', () => {
   test('together, and nothing where nothing is stated', () => {
     expect(sayDims({ boreMm: 19, lengthMm: 7, thread: null }, METRIC)).toBe('19 mm, length 7 mm');
     expect(sayDims({}, METRIC)).toBe('');
+    // Two pistons, and two rings, that differ are told apart.
+    expect([22.18, 22.164].map((diaMm) => sayDims({ diaMm }, METRIC))).toEqual(['⌀ 22.18 mm', '⌀ 22.164 mm']);
+    expect(sayDims({ csMm: 5.33 }, METRIC)).toBe('section 5.33 mm');
   });
 
   test('a kind asks for what tells its pieces apart, each once', () => {

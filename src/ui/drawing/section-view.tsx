@@ -49,7 +49,7 @@ export function SectionView({ svgHref, ...props }: Omit<Parameters<typeof Sectio
       </div>
       {/* Beside the drawing where it leaves room, below it where it does not. */}
       <div
-        className={`flex justify-end gap-3 text-[13px] ${view === 'together' && props.bores.length === 1 ? 'md:absolute md:right-0 md:bottom-0' : ''}`}
+        className={`flex justify-end gap-3 text-[13px] ${view === 'together' && props.bores.length === 1 ? 'lg:absolute lg:right-0 lg:bottom-0' : ''}`}
       >
         <button type="button" className="min-h-[44px] font-bold text-act" aria-pressed={view === 'apart'} onClick={() => setView(other)}>
           {view === 'together' ? 'Pull apart' : 'Put together'}

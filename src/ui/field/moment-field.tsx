@@ -11,12 +11,21 @@ const Calendar = late(async () => (await import('./calendar')).Calendar);
 /** The end of a working day: what a promised day without a time means. */
 const USUAL_HOUR = 16;
 
+/** How such a field words what it holds. */
+export type Wording = {
+  readonly hint: string;
+  readonly say: (at: number, now: number) => string;
+  readonly sayFull: (at: number) => string;
+};
+const MOMENT: Wording = { hint: 'Thu 16:00 or 31.12.', say: sayWhen, sayFull: sayFullDate };
+
 /** A day and an hour as people say them, or picked from a calendar; ms since 1970, on the shop's clock. @param hour what a day alone means */
 export function MomentField({
   label,
   value,
   onSay,
   hour = USUAL_HOUR,
+  wording = MOMENT,
   odd,
   className = 'w-56',
   inputRef,
@@ -24,8 +33,10 @@ export function MomentField({
 }: {
   readonly label: string;
   readonly value: number | null;
-  readonly onSay: (at: number | null) => void;
+  /** @param typed the text as it stands, for whoever keeps what is no moment */
+  readonly onSay: (at: number | null, typed: string) => void;
   readonly hour?: number;
+  readonly wording?: Wording;
   /** What is odd about a moment, though it may stand. */
   readonly odd?: (at: number, now: number) => string | undefined;
   readonly className?: string;
@@ -38,12 +49,12 @@ export function MomentField({
   const [met, setMet] = useState<string>();
   const [picking, setPicking] = useState(false);
   const button = useRef<HTMLButtonElement>(null);
-  const shown = typed ?? met ?? (value === null || !isMoment(value) ? '' : sayWhen(value, Date.now()));
+  const shown = typed ?? met ?? (value === null || !isMoment(value) ? '' : wording.say(value, Date.now()));
   const read = typed === undefined || typed.trim() === '' ? undefined : parseMoment(typed, Date.now(), hour);
   const type = (text: string): void => {
     setTyped(text);
     const now = text.trim() === '' ? undefined : parseMoment(text, Date.now(), hour);
-    onSay(now?.ok ? now.value : null);
+    onSay(now?.ok ? now.value : null, text);
   };
   return (
     <div className={className}>
@@ -55,7 +66,7 @@ export function MomentField({
           id={id}
           ref={inputRef}
           className="field"
-          placeholder="Thu 16:00 or 31.12."
+          placeholder={wording.hint}
           value={shown}
           aria-invalid={read?.ok === false || invalid}
           aria-describedby={`${id}-note`}
@@ -81,7 +92,7 @@ export function MomentField({
         </button>
       </span>
       <p id={`${id}-note`} className={`text-[12px] empty:hidden ${read?.ok === false ? 'text-red' : 'text-ink2'}`}>
-        {read?.ok === false ? sayMomentError(read.error) : read?.ok ? sayFullDate(read.value) : ''}
+        {read?.ok === false ? sayMomentError(read.error) : read?.ok ? wording.sayFull(read.value) : ''}
       </p>
       {value !== null && isMoment(value) && <p className="text-[12px] text-amber empty:hidden">{odd?.(value, Date.now())}</p>}
       {picking && (
@@ -91,7 +102,7 @@ export function MomentField({
           hour={hour}
           onPick={(at) => {
             setTyped(undefined);
-            onSay(at);
+            onSay(at, wording.say(at, Date.now()));
             setPicking(false);
           }}
           onClose={() => setPicking(false)}

@@ -5,6 +5,7 @@ import { type FieldPath, type FieldValues, useController, useFormContext } from 
 import { capital } from '@/core/capital';
 import { plain } from '@/core/quantity/figure';
 import { Choices } from '../field/choices';
+import { DayField } from '../field/day-field';
 import { MomentField } from '../field/moment-field';
 import { CountField, LengthField, NumberField, PressureField, TemperatureField } from '../field/quantity-field';
 import { SelectField } from '../field/select-field';
@@ -173,6 +174,7 @@ const FIELDS = {
   Pressure: bound(PressureField),
   Temperature: bound(TemperatureField),
   Moment: bound(MomentField),
+  Day: bound(DayField),
 };
 type Fields<F extends FieldValues> = {
   readonly [K in keyof typeof FIELDS]: (

@@ -175,7 +175,12 @@ function MarginBar({
   const x = (mm: number): number => ((mm - low) / (high - low)) * 340;
   const to = targetMm ?? nowMm;
   return (
-    <svg viewBox="0 -16 340 50" className="my-1 h-auto w-full" role="img" aria-label="Where the bore, the target and the limit stand">
+    <svg
+      viewBox="0 -16 340 50"
+      className="my-1 h-auto w-full max-w-md"
+      role="img"
+      aria-label="Where the bore, the target and the limit stand"
+    >
       <path d="M0 10H340" stroke="var(--ink2)" />
       <rect
         x={x(limitMm - uncertaintyMm)}

@@ -13,7 +13,7 @@ import { fieldsOf } from '../form/fields';
 type Holds = { readonly settings: ShopSettings };
 const { Text, Select, Count, Choice } = fieldsOf<Holds>();
 /** Such a form's lists may be of any other form too: their names are given. */
-const AnyText = fieldsOf<Record<string, unknown>>().Text;
+const { Text: AnyText, Day: AnyDay } = fieldsOf<Record<string, unknown>>();
 
 /** Every part of the shop that an owner sets, each under its heading. `opening`: the shop is not open yet, and its first tag is chosen. */
 export function SettingsFields({ times, opening = false }: { readonly times: readonly string[]; readonly opening?: boolean }) {
@@ -131,9 +131,9 @@ export function DaysOffFields({ name, what, add }: { readonly name: string; read
   return (
     <div className="grid gap-2">
       {fields.map((field, at) => (
-        <div key={field.id} className="flex flex-wrap items-end gap-2">
-          <AnyText name={`${name}.${at}.from`} label={`${what} from`} className="w-36" placeholder="2026-12-24" maxLength={10} />
-          <AnyText name={`${name}.${at}.until`} label="until, if longer" className="w-36" placeholder="2027-01-06" maxLength={10} />
+        <div key={field.id} className="flex flex-wrap items-start gap-2">
+          <AnyDay name={`${name}.${at}.from`} label={`${what} from`} className="w-48" />
+          <AnyDay name={`${name}.${at}.until`} label="until, if longer" className="w-48" />
           <AnyText name={`${name}.${at}.why`} label="why" className="w-56" maxLength={80} />
           <Remove what={`these days, number ${at + 1}`} onRemove={() => remove(at)} />
         </div>
@@ -149,10 +149,10 @@ function BranchFields() {
   return (
     <div className="grid gap-2">
       {fields.map((field, at) => (
-        <div key={field.key} className="flex flex-wrap items-end gap-2">
+        <div key={field.key} className="flex flex-wrap items-start gap-2">
           <Text name={`settings.branches.${at}.name`} label={`Name of branch ${at + 1}`} className="w-56" maxLength={40} />
           <Remove what={`branch ${at + 1}`} onRemove={() => remove(at)} />
-          {at === 0 && <p className="self-center text-[13px] text-ink2">All that says no branch is here.</p>}
+          {at === 0 && <p className="mt-9 text-[13px] text-ink2">All that says no branch is here.</p>}
         </div>
       ))}
       {fields.length < MOST_BRANCHES && <Add text="Add a branch" onAdd={() => append({ id: uuidv7(), name: '' })} />}
@@ -167,7 +167,7 @@ function PlaceFields() {
   return (
     <div className="grid gap-2">
       {fields.map((field, at) => (
-        <div key={field.key} className="flex flex-wrap items-end gap-2">
+        <div key={field.key} className="flex flex-wrap items-start gap-2">
           <Select
             name={`settings.places.${at}.kind`}
             label={`Kind of bench ${at + 1}`}
@@ -203,7 +203,7 @@ const Add = ({ text, onAdd }: { readonly text: string; readonly onAdd: () => voi
 );
 
 const Remove = ({ what, onRemove }: { readonly what: string; readonly onRemove: () => void }) => (
-  <button type="button" className="btn-quiet px-2.5" aria-label={`Take away ${what}`} onClick={onRemove}>
+  <button type="button" className="btn-quiet mt-6 px-2.5" aria-label={`Take away ${what}`} onClick={onRemove}>
     <X size={18} aria-hidden />
   </button>
 );

@@ -86,13 +86,13 @@ export function Tray({
                   <td className="cell" data-label="Measured">
                     <span className="flex gap-1">
                       {part.found !== 'absent' &&
-                        (MEASURES[part.kind] ?? []).map(({ dim, label, fine }) => (
+                        (MEASURES[part.kind] ?? []).map(({ dim, label, fine }, _, measures) => (
                           <LengthField
                             key={dim}
                             label={`${part.name}, ${label}`}
                             hideLabel
                             hint={label}
-                            className="w-18"
+                            className={`shrink-0 ${measures.length > 1 ? 'w-18' : 'w-24'}`}
                             fine={fine}
                             value={typeof part.dims[dim] === 'number' ? part.dims[dim] : null}
                             disabled={!mayWrite}
@@ -238,7 +238,7 @@ function PartKindNote({
   if (kinds === undefined) return null;
   return (
     <select
-      className="field mt-1 block w-32 font-normal"
+      className="field mt-1 block w-36 font-normal"
       aria-label={`Kind of the ${part.name}`}
       disabled={!open}
       value={part.kind}

@@ -1,5 +1,6 @@
 'use client';
 
+import { useEffect, useRef } from 'react';
 import { STOP_WORDS, type Stop, saySkip } from '@/core/route/route';
 import { sayWhyNot } from '@/core/route/why-not';
 import { STATION_WORDS, type Station } from '@/core/station';
@@ -9,8 +10,14 @@ import { Go } from '../shell/go';
 export function Ribbon({ tag, route, here }: { readonly tag: string; readonly route: readonly Stop[]; readonly here: Station }) {
   const at = route.findIndex((s) => s.station === here);
   const [before, after] = [route[at - 1]?.station, route[at + 1]?.station];
+  const line = useRef<HTMLElement>(null);
+  // Where the line is wider than the screen, the station that one is at stands in its middle.
+  useEffect(() => {
+    const step = line.current?.querySelector<HTMLElement>(`[data-stop="${here}"]`);
+    if (line.current && step) line.current.scrollLeft = step.offsetLeft - (line.current.clientWidth - step.offsetWidth) / 2;
+  }, [here]);
   return (
-    <nav aria-label="Route" className="relative flex items-stretch gap-x-1 overflow-x-auto border-b border-line bg-plate px-3">
+    <nav ref={line} aria-label="Route" className="relative flex items-stretch gap-x-1 overflow-x-auto border-b border-line bg-plate px-3">
       {before !== undefined && (
         <Go data-key="[" href={`/units/${tag}/${before}`} className="sr-only" tabIndex={-1}>
           Station before
@@ -25,6 +32,7 @@ export function Ribbon({ tag, route, here }: { readonly tag: string; readonly ro
         <Go
           key={stop.station}
           href={`/units/${tag}/${stop.station}`}
+          data-stop={stop.station}
           data-key={stop.station === 'gauge' ? 'g' : undefined}
           aria-current={stop.station === here ? 'step' : undefined}
           title={whyOf(stop)}
