@@ -80,7 +80,11 @@ test('two that are one are made one: units and messages come together, and the n
   const [a, b] = [await shop.book({ customer: 'Twin Oaks', phone: '0444' }), await shop.book({ customer: 'Twin Oaks', phone: '0445' })];
   const [into, from] = [await ofUnit(a), await ofUnit(b)];
   const alike = await alikeTo(shop.db, (await customerOf(shop.db, into)) as never);
-  expect(alike.map((c) => c.id)).toEqual([from]);
+  expect(alike.found.map((c) => c.id)).toEqual([from]);
+  // A slip in the name is told too; another of the same first word is not.
+  const [slip] = [await shop.book({ customer: 'Twin Oak', phone: '' }), await shop.book({ customer: 'Twin Rivers Dairy', phone: '' })];
+  const near = await alikeTo(shop.db, (await customerOf(shop.db, into)) as never);
+  expect([near.found.map((c) => c.id).sort(), near.inAll]).toEqual([[from, await ofUnit(slip)].sort(), 2]);
   expect(code(await mergeCustomers(shop.db, by, from, into))).toBe('ok');
   expect([await ofUnit(a), await ofUnit(b)]).toEqual([into, into]);
   expect((await pageOf(shop.db, into, START)).units.inAll).toBe(2);

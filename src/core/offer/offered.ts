@@ -1,5 +1,7 @@
 import { type ChargeLine, chargesOf } from '../cost/charge';
 import type { Price } from '../cost/price';
+import { openFrom } from '../plan/promise';
+import type { Shift } from '../plan/shifts';
 import { centsOf } from '../quantity/cents';
 import { plain } from '../quantity/figure';
 import { sayMoney } from '../quantity/say-money';
@@ -46,22 +48,25 @@ export const chargeLines = (o: UnitOption, rules: Pick<Rules, 'labourPerHour' | 
 /**
  * An option as its customer is offered it: what the shop itself pays, and to whom, is left out. A unit that is repaired is promised no
  * earlier than it was.
- * @param at when it is offered and when it is promised now, ms since 1970
+ * @param at when it is offered and when it is promised now, ms since 1970, and when somebody is there to hand it over, from `now` on
  */
 export const offeredOf = (
   o: UnitOption,
   rules: Pick<Rules, 'labourPerHour' | 'partsMarkupPct'>,
   prices: readonly Price[],
-  at: { readonly now: number; readonly dueAt: number },
+  at: { readonly now: number; readonly dueAt: number; readonly open: readonly Shift[] },
 ): Offered => ({
   id: o.id,
   kind: o.kind,
   words: o.words,
-  readyAt: o.readyInDays === null ? null : mends(o.kind) ? Math.max(at.dueAt, ready(at.now, o.readyInDays)) : ready(at.now, o.readyInDays),
+  readyAt: o.readyInDays === null ? null : Math.max(mends(o.kind) ? at.dueAt : 0, readyAt(o.readyInDays, at)),
   charges: chargesOf(
     chargeLines(o, rules).map(({ costCents: _, ...l }) => (l.charge === 'work' ? l : { ...l, how: '' })),
     prices,
   ),
 });
-/** To the full hour: nobody promises minutes. */
-const ready = (now: number, days: number): number => Math.ceil((now + days * DAY_MS) / HOUR_MS) * HOUR_MS;
+/** When what takes so many days can be had: in the shop's hours, and to the half hour, as nobody promises minutes; ms since 1970. */
+export const readyAt = (days: number, { now, open }: { readonly now: number; readonly open: readonly Shift[] }): number => {
+  const at = now + days * DAY_MS;
+  return openFrom(at, open, now) ?? Math.ceil(at / HOUR_MS) * HOUR_MS;
+};

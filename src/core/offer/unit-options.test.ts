@@ -3,8 +3,9 @@ import type { Price } from '../cost/price';
 import { routeCost } from '../cost/route-cost';
 import { FAMILIES } from '../family/families';
 import { STANDARD_RULES } from '../rules/rule-set';
+import { offeredOf, readyAt } from './offered';
 import { sayDateFlips, sayFlips } from './say-options';
-import { type Margin, type OptionFacts, optionsOf } from './unit-options';
+import { type Margin, type OptionFacts, optionsOf, type UnitOption } from './unit-options';
 
 afterEach(() => {
   globalThis.eddrinLocale = undefined;
@@ -138,4 +139,20 @@ test('by when another would be the best: each once, with the day before which it
     expect.stringMatching(/^Exchange unit X-1 would be the best if it had to be ready before Tuesday, 5 May 2026/),
   ]);
   expect(sayDateFlips(options, null, within, 0)).toEqual([]);
+});
+
+test('what can be had after hours is told for when the shop opens again; what is at hand within them, at once', () => {
+  // Monday 22:30, open Tuesday to Friday from 8 to 17: 9.5 h, 33.5 h … from now.
+  const now = Date.UTC(2026, 4, 4, 22, 30);
+  const open = [0, 1, 2, 3].map((day) => ({ fromMin: (9.5 + 24 * day) * 60, toMin: (18.5 + 24 * day) * 60 }));
+  expect([0, 2, 0.5].map((days) => new Date(readyAt(days, { now, open })).toISOString().slice(5, 16))).toEqual([
+    '05-05T08:00',
+    '05-07T08:00',
+    '05-05T10:30',
+  ]);
+  // Beyond the hours that are known, to the full hour.
+  expect(readyAt(40, { now, open })).toBe(Date.UTC(2026, 5, 13, 23));
+  const repair = optionsOf(facts({ plannedDays: 0.1 })).find((o) => o.kind === 'repair') as UnitOption;
+  const promised = { now, open, dueAt: Date.UTC(2026, 4, 8, 12) };
+  expect(offeredOf(repair, STANDARD_RULES, PRICES, promised).readyAt).toBe(promised.dueAt);
 });

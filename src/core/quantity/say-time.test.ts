@@ -19,7 +19,10 @@ describe('when', () => {
   test('on paper', () => expect(sayDate(at(25, 15, 5))).toBe('25 Nov 2026 15:05'));
 
   test('a day without its hour, short and with its weekday', () =>
-    expect([sayDay(at(25, 23, 40)), sayWeekday(at(25, 0, 5))]).toEqual(['25 Nov 2026', expect.stringMatching(/^Wednesday,? 25 November 2026$/)]));
+    expect([sayDay(at(25, 23, 40)), sayWeekday(at(25, 0, 5))]).toEqual([
+      '25 Nov 2026',
+      expect.stringMatching(/^Wednesday,? 25 November 2026$/),
+    ]));
   test('in full, for hovering', () => expect(sayFullDate(at(25, 15, 40))).toMatch(/^Wednesday,? 25 November 2026 at 15:40$/));
 });
 

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { and, asc, count, desc, eq, inArray, isNull, max, or, sql } from 'drizzle-orm';
+import { and, asc, between, count, desc, eq, inArray, isNull, max, ne, or, type SQL, sql } from 'drizzle-orm';
 import { type Customer, type Entered, ERASED, mergedFrom, sayChanged } from '@/core/customer/customer';
 import { quoteState } from '@/core/quote/quote';
 import { fail, ok, type Result } from '@/core/result';
@@ -14,25 +14,26 @@ type By = { readonly personId: string; readonly at: number };
 const SHOWN = 60;
 
 /** Customers whose name, telephone or mail holds every word of a text, by name; how many there are in all. Empty text: those who came last. */
-export async function findCustomers(db: Reader, text: string): Promise<{ readonly found: readonly Customer[]; readonly inAll: number }> {
+export async function findCustomers(db: Reader, text: string): Promise<Found> {
   const words = text
     .slice(0, 200)
     .split(/[\s"]+/)
     .filter((w) => /[\p{L}\p{N}]/u.test(w));
   if (words.length === 0 && text !== '') return { found: [], inAll: 0 };
-  const live = and(isNull(customers.mergedInto), isNull(customers.erasedAt));
-  const where = words.length === 0 ? live : and(live, sql`${customers.id} in (${hitsOf(words)})`);
+  return words.length === 0
+    ? listed(db, LIVE, desc(customers.createdAt))
+    : listed(db, and(LIVE, sql`${customers.id} in (${hitsOf(words)})`), asc(customers.name));
+}
+type Found = { readonly found: readonly Customer[]; readonly inAll: number };
+
+const LIVE = and(isNull(customers.mergedInto), isNull(customers.erasedAt));
+const listed = async (db: Reader, where: SQL | undefined, order: SQL): Promise<Found> => {
   const [found, [all]] = await Promise.all([
-    db
-      .select(CUSTOMER)
-      .from(customers)
-      .where(where)
-      .orderBy(...(words.length === 0 ? [desc(customers.createdAt)] : [asc(customers.name)]))
-      .limit(SHOWN),
+    db.select(CUSTOMER).from(customers).where(where).orderBy(order).limit(SHOWN),
     db.select({ inAll: count() }).from(customers).where(where),
   ]);
   return { found, inAll: all?.inAll ?? 0 };
-}
+};
 const CUSTOMER = {
   id: customers.id,
   name: customers.name,
@@ -238,22 +239,19 @@ const tell = async (tx: Tx, { personId, at }: By, customerId: string, what: stri
   await tx.insert(customerEvents).values({ id: randomUUID(), customerId, at, personId, what });
 };
 
-/** Customers of the same name or the same telephone as one: perhaps the same. */
-export async function alikeTo(db: Reader, c: Customer): Promise<readonly Customer[]> {
-  return db
-    .select(CUSTOMER)
-    .from(customers)
-    .where(
-      and(
-        or(eq(customers.name, c.name), c.phone === '' ? undefined : eq(customers.phone, c.phone)),
-        isNull(customers.mergedInto),
-        isNull(customers.erasedAt),
-        sql`${customers.id} <> ${c.id}`,
-      ),
-    )
-    .orderBy(asc(customers.name))
-    .limit(20);
+/** Customers with the same telephone as one, or a name that begins as theirs does: perhaps the same. */
+export async function alikeTo(db: Reader, c: Customer): Promise<Found> {
+  const begins = c.name.slice(0, Math.ceil(c.name.length * ALIKE));
+  const named = and(
+    between(customers.name, begins, `${begins}\uffff`),
+    between(sql`length(${customers.name})`, c.name.length - FEW, c.name.length + FEW),
+  );
+  const alike = or(named, c.phone === '' ? undefined : eq(customers.phone, c.phone));
+  return listed(db, and(LIVE, ne(customers.id, c.id), alike), asc(customers.name));
 }
+/** How much of a name must be the same, from its beginning, and how many letters one may have more than the other. */
+const ALIKE = 0.75;
+const FEW = 4;
 
 /** What a customer owes, or is owed, cents. */
 const owedBy = async (db: Reader, customerId: string): Promise<number> => {

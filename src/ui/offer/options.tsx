@@ -10,12 +10,11 @@ import type { Offered } from '@/core/quote/quote';
 import { sayCents } from '@/core/quote/say-quote';
 import { Scroll } from '../unit/scroll';
 
-const DAY_MS = 86_400_000;
-
 /** The ways to help, side by side: money, when, how sure; what is in each, and what would make another the best. */
 export function Options({
   options,
   offers,
+  readies,
   cost,
   dates,
   rules,
@@ -24,6 +23,8 @@ export function Options({
 }: {
   readonly options: readonly UnitOption[];
   readonly offers: readonly Offered[];
+  /** When each can be had, ms since 1970. */
+  readonly readies: readonly number[];
   readonly cost: RouteCost;
   readonly dates: readonly string[];
   readonly rules: { readonly labourPerHour: number; readonly partsMarkupPct: number };
@@ -34,7 +35,7 @@ export function Options({
   const rows: readonly (readonly [head: string, cell: (o: UnitOption, c: CostedOption) => ReactNode])[] = [
     ['Price, without tax', (o) => <b>{sayCents(chargesBy(o).net)}</b>],
     ['To pay, with tax', (o) => <b>{sayCents(chargesBy(o).total)}</b>],
-    ['Ready', (o) => sayReady(o, neededInDays, now)],
+    ['Ready', (o) => sayReady(o, readies[options.indexOf(o)] as number, neededInDays, now)],
     ['Proves at once', (o, c) => (isOurs(o) ? sayChance(c.proofChance, c.proofLow, c.proofHigh) : '–')],
     ['Holds', (o, c) => (isOurs(o) ? sayChance(c.keepChance, c.keepLow, c.keepHigh) : '–')],
     ['What failing and coming back cost, by their chances', (_, c) => sayMoney(c.risk)],
@@ -102,9 +103,8 @@ export function Options({
 /** What the shop itself does, and so proves. */
 const isOurs = (o: UnitOption): boolean => o.kind === 'repair' || o.kind === 'sleeve';
 
-const sayReady = (o: UnitOption, neededInDays: number, now: number): ReactNode => {
+const sayReady = (o: UnitOption, at: number, neededInDays: number, now: number): ReactNode => {
   if (o.kind === 'give-back') return 'now';
-  const at = now + o.asked.days * DAY_MS;
   const late = o.asked.days > neededInDays && neededInDays > 0;
   return (
     <>

@@ -10,7 +10,7 @@ export const metadata: Metadata = { title: 'Customers' };
 
 /** Everybody who brings units, by name, telephone or mail. */
 export default async function CustomersPage({ searchParams }: { readonly searchParams: Promise<{ readonly q?: string }> }) {
-  const text = (await searchParams).q?.trim() ?? '';
+  const text = String((await searchParams).q ?? '').trim();
   const db = await theDb();
   const [{ found, inAll }, messages] = await Promise.all([findCustomers(db, text), openMessages(db, mailGoes())]);
   return (

@@ -14,7 +14,7 @@ export const metadata: Metadata = { title: 'Find' };
 const NOBODY = { found: [], inAll: 0 };
 
 export default async function FindPage({ searchParams }: { readonly searchParams: Promise<{ q?: string }> }) {
-  const text = (await searchParams).q?.trim() ?? '';
+  const text = String((await searchParams).q ?? '').trim();
   const db = await theDb();
   const tag = scannedTag(text);
   const [{ units, inAll, counted }, customers] = await Promise.all([

@@ -8,7 +8,7 @@ import { pickedOf } from '@/core/quote/quote';
 import { STATE_WORDS, sayCents } from '@/core/quote/say-quote';
 import { tagOf } from '@/core/unit/unit-record';
 import { billsOfCustomer, paymentsOf } from '@/db/bill/bills';
-import { alikeTo, customerOf, pageOf } from '@/db/customer/customers';
+import { alikeTo, customerOf, findCustomers, pageOf } from '@/db/customer/customers';
 import { theDb } from '@/db/engine/connection';
 import { CustomerForm } from '@/ui/customer/customer-form';
 import { EraseBox } from '@/ui/customer/erase-box';
@@ -20,8 +20,14 @@ import { personOrSignIn } from '../../../_server/who';
 export const metadata: Metadata = { title: 'Customer' };
 
 /** A customer: how to reach them, their units then and now, what they were offered and told. */
-export default async function CustomerPage({ params }: { readonly params: Promise<{ readonly id: string }> }) {
-  const [person, db, { id }] = await Promise.all([personOrSignIn(), theDb(), params]);
+export default async function CustomerPage({
+  params,
+  searchParams,
+}: {
+  readonly params: Promise<{ readonly id: string }>;
+  readonly searchParams: Promise<{ readonly same?: string }>;
+}) {
+  const [person, db, { id }, { same }] = await Promise.all([personOrSignIn(), theDb(), params, searchParams]);
   const customer = await customerOf(db, decodeURIComponent(id));
   if (customer === undefined) notFound();
   if (customer.id !== decodeURIComponent(id)) redirect(`/customers/${customer.id}`);
@@ -29,7 +35,12 @@ export default async function CustomerPage({ params }: { readonly params: Promis
   const bills = await billsOfCustomer(db, customer.id);
   const payments = await paymentsOf(db, bills);
   const owed = bills.reduce((sum, b) => sum + (b.kind === 'bill' ? openOf(b, bills, payments) : 0), 0);
-  const [{ units, quotes, messages, history }, alike] = await Promise.all([pageOf(db, customer.id, now), alikeTo(db, customer)]);
+  const sought = String(same ?? '').trim();
+  const [{ units, quotes, messages, history }, { found, inAll }] = await Promise.all([
+    pageOf(db, customer.id, now),
+    sought === '' ? alikeTo(db, customer) : findCustomers(db, sought),
+  ]);
+  const others = found.filter((c) => c.id !== customer.id);
   const open = customer.erasedAt === null && may(person.role, 'correct');
   const [here, left] = [units.units.filter((u) => u.exit === null), units.units.filter((u) => u.exit !== null)];
   return (
@@ -47,7 +58,7 @@ export default async function CustomerPage({ params }: { readonly params: Promis
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-6 lg:grid-cols-[22rem_minmax(0,1fr)]">
         <div className="grid grid-cols-[minmax(0,1fr)] gap-5">
           <CustomerForm key={customer.editedAt} customer={customer} open={open} />
-          {open && alike.length > 0 && <MergeBox into={customer} alike={alike} />}
+          {open && <MergeBox key={sought} into={customer} sought={sought} alike={others} inAll={inAll - (found.length - others.length)} />}
           <p>
             <a className="font-bold text-act" href={`/api/v1/customers/${customer.id}/export.json`} download>
               All that is kept of them, as a file
