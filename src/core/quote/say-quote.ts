@@ -1,6 +1,7 @@
 import { amountOf } from '../quantity/cents';
 import { sayMoney } from '../quantity/say-money';
-import { sayFullDate } from '../quantity/say-time';
+import { sayFullDate, sayWhen } from '../quantity/say-time';
+import { mends } from './option-kind';
 import { type Offered, pickedOf, type Quote, type QuoteState } from './quote';
 
 export const STATE_WORDS: { readonly [S in QuoteState]: string } = {
@@ -24,6 +25,26 @@ const READY_NOW: { readonly [K in Offered['kind']]: string } = {
   exchange: 'here now',
   new: 'here now',
   'give-back': 'at any time',
+};
+
+/** What whoever works on a unit has to know of its quotes; undefined where none was made. `stop`: the unit's own repair is not wanted. */
+export const sayDecided = (
+  quotes: readonly Quote[],
+  now: number,
+): { readonly kind: 'on' | 'open' | 'stop'; readonly text: string } | undefined => {
+  const last = quotes.at(-1);
+  if (last === undefined) return undefined;
+  const { answer, validUntil } = last;
+  if (answer === null)
+    return validUntil < now
+      ? { kind: 'open', text: `The quote ended ${sayWhen(validUntil, now)} without an answer: ask them, or make another.` }
+      : { kind: 'open', text: `A quote is with the customer since ${sayWhen(last.at, now)}: they have not answered.` };
+  const picked = pickedOf(last);
+  if (picked === undefined) return { kind: 'stop', text: `The customer said no to all that was offered, ${sayWhen(answer.at, now)}.` };
+  const chose = `The customer chose, ${sayWhen(answer.at, now)}: ${picked.words}, ${sayCents(picked.charges.total)}.`;
+  return mends(picked.kind)
+    ? { kind: 'on', text: chose }
+    : { kind: 'stop', text: `${chose} Their own unit is not repaired: a lead hands it back.` };
 };
 
 /** What the customer said, in a sentence. @param nameOf a person, by id */

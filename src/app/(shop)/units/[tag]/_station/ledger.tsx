@@ -4,6 +4,7 @@ import { roleOf } from '@/core/family/family-name';
 import { openingsOf } from '@/core/finish/finish';
 import { may, type Person } from '@/core/people/role';
 import { rewritten } from '@/core/quantity/figure';
+import { sayDecided } from '@/core/quote/say-quote';
 import { cautionsAt } from '@/core/route/cautions';
 import { practiceJobOf } from '@/core/shop/practice-tag';
 import type { Station } from '@/core/station';
@@ -52,6 +53,7 @@ export function Ledger({
   const steps = foldHistory(history);
   const mayUndo = inShop ? undoable(history, person)?.kind : undefined;
   const lives = sayLives(known);
+  const decided = inShop ? sayDecided(record.quotes, now) : undefined;
   // A practice unit has no papers, and its photos would be the shop’s.
   const practised = practiceJobOf(record.unit.tagNo) !== undefined;
   return (
@@ -63,6 +65,14 @@ export function Ledger({
           {text}
         </p>
       ))}
+      {decided !== undefined && (
+        <p className={`border-l-4 pl-3 ${decided.kind === 'stop' ? 'border-red font-bold' : 'border-amber'}`}>
+          {decided.text}{' '}
+          <Go className="font-bold text-act underline" href={`/units/${tag}/options`}>
+            The quote
+          </Go>
+        </p>
+      )}
       {lives !== undefined && (
         <p className="border-l-4 border-amber pl-3">
           {lives}{' '}

@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { headers } from 'next/headers';
 import { notFound } from 'next/navigation';
+import { onClock } from '@/core/locale';
 import { fill } from '@/core/message/template';
 import { may } from '@/core/people/role';
 import { quoteState } from '@/core/quote/quote';
@@ -29,7 +30,8 @@ type Params = { readonly params: Promise<{ readonly tag: string }> };
 type Search = { readonly searchParams: Promise<{ readonly late?: string; readonly hard?: string }> };
 /** How long a quote holds, where nobody says otherwise, ms. */
 const HOLDS_MS = 14 * 86_400_000;
-const HOUR_MS = 3_600_000;
+/** A quote ends with a working day. */
+const CLOSING_HOUR = 18;
 
 export const generateMetadata = async ({ params }: Params): Promise<Metadata> => ({ title: `${(await params).tag} · options` });
 
@@ -113,7 +115,7 @@ const offersOf = ({ offers }: OptionsNow) =>
 const startOf = (record: UnitRecord, { cost, offers }: OptionsNow, settings: ShopSettings, now: number) => ({
   options: offers.flatMap((o) => (o.id === cost.best || o.kind === 'give-back' ? [o.id] : [])),
   words: fill(settings.templates.quote, { customer: record.job.customer, shop: settings.name, ...customersUnit(record) }),
-  validUntil: Math.ceil((now + HOLDS_MS) / HOUR_MS) * HOUR_MS,
+  validUntil: onClock(now + HOLDS_MS).setHours(CLOSING_HOUR, 0, 0, 0),
 });
 
 const shownQuotes = async (record: UnitRecord, now: number): Promise<readonly ShownQuote[]> => {
