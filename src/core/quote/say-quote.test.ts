@@ -34,7 +34,7 @@ test.each<[string, readonly Quote[], string | undefined, RegExp]>([
   ['no quote', [], undefined, /^$/],
   ['one that is out', [quote(null)], 'open', /^A quote is with the customer since 4 May 9:00: they have not answered\.$/],
   ['one that ended unanswered', [quote(null, { validUntil: NOW - 1 })], 'open', /ended today 8:59 without an answer/],
-  ['the unit is to be sleeved', [quote(picks('a'))], 'on', /^The customer chose, today 9:00: sleeve, EUR\s120\.00\.$/],
+  ['the unit is to be sleeved', [quote(picks('a'))], 'on', /^The customer chose, today 9:00: sleeve, 120\.00\.$/],
   ['another in its place', [quote(picks('b'))], 'stop', /exchange unit X-1.*not repaired/],
   ['given back', [quote(picks('c'))], 'stop', /give back as it is.*not repaired/],
   ['a no', [quote({ said: 'no', at: NOW, by: 'ida' })], 'stop', /said no to all/],
