@@ -16,6 +16,14 @@ export type Entered = Pick<Customer, 'name' | 'phone' | 'mail' | 'address'>;
 
 const WORDS: { readonly [F in keyof Entered]: string } = { name: 'name', phone: 'telephone', mail: 'mail', address: 'address' };
 
+/** How a message reaches a customer. */
+export const sayReach = ({ mail, phone }: Pick<Customer, 'mail' | 'phone'>): string =>
+  mail !== ''
+    ? `It goes to ${mail}.`
+    : phone !== ''
+      ? `No mail address is known: it is read out from the outbox, to ${phone}.`
+      : 'Neither mail nor telephone is known: it is read out from the outbox when they come.';
+
 /** What was changed of a customer, for their history; empty where nothing was. */
 export const sayChanged = (was: Entered, is: Entered): string =>
   (Object.keys(WORDS) as readonly (keyof Entered)[])

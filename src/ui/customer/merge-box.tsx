@@ -31,7 +31,7 @@ export function MergeBox({
         <form className="mb-1 flex items-end gap-2">
           <div className="min-w-0 flex-1">
             <label className="label" htmlFor="same-q">
-              Here twice? Name, telephone or mail of the other
+              Here twice? The other’s name, telephone or mail
             </label>
             <input id="same-q" name="same" defaultValue={sought} maxLength={200} className="field" />
           </div>

@@ -7,13 +7,13 @@ import { useUnitForm } from '../form/use-action-form';
 
 const { Text } = fieldsOf<{ readonly text: string }>();
 
-/** Tells the customer that their unit is ready. @param to their mail, or whom to ring */
-export function TellCustomer({ to, words }: { readonly to: string; readonly words: string }) {
+/** Tells the customer that their unit is ready. @param reach how it reaches them */
+export function TellCustomer({ reach, words }: { readonly reach: string; readonly words: string }) {
   const telling = useUnitForm(tellCustomerAction, { text: words }, ({ text }) => ({ text }), { kind: 'adds' });
   return (
     <section aria-label="Tell the customer" className="border-t border-hair pt-3">
       <h2 className="head mb-1">TELL THE CUSTOMER</h2>
-      <p className="mb-1 text-ink2">It goes to {to}.</p>
+      <p className="mb-1 text-ink2">{reach}</p>
       <ActionFormFrame of={telling} submit="Tell them" quiet className="grid gap-2">
         <Text name="text" label="Message" hideLabel rows={3} maxLength={2000} />
       </ActionFormFrame>

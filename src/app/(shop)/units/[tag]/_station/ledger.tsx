@@ -58,13 +58,6 @@ export function Ledger({
   const practised = practiceJobOf(record.unit.tagNo) !== undefined;
   return (
     <div className="grid gap-4">
-      {inShop && may(person.role, 'bench') && <Finishes record={record} station={station} />}
-      {cautionsAt(station, record.family).map((text) => (
-        <p key={text} className="flex gap-3 border-t border-hair pt-3">
-          <TriangleAlert size={20} className={`mt-0.5 shrink-0 ${station === 'prove' ? 'text-red' : 'text-amber'}`} aria-label="Caution" />
-          {text}
-        </p>
-      ))}
       {decided !== undefined && (
         <p className={`border-l-4 pl-3 ${decided.kind === 'stop' ? 'border-red font-bold' : 'border-amber'}`}>
           {decided.text}{' '}
@@ -73,6 +66,13 @@ export function Ledger({
           </Go>
         </p>
       )}
+      {inShop && may(person.role, 'bench') && <Finishes record={record} station={station} />}
+      {cautionsAt(station, record.family).map((text) => (
+        <p key={text} className="flex gap-3 border-t border-hair pt-3">
+          <TriangleAlert size={20} className={`mt-0.5 shrink-0 ${station === 'prove' ? 'text-red' : 'text-amber'}`} aria-label="Caution" />
+          {text}
+        </p>
+      ))}
       {lives !== undefined && (
         <p className="border-l-4 border-amber pl-3">
           {lives}{' '}

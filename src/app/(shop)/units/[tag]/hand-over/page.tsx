@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { openOf, standingBill } from '@/core/bill/bill';
 import { chargesOf } from '@/core/cost/charge';
+import { sayReach } from '@/core/customer/customer';
 import { fill } from '@/core/message/template';
 import { may } from '@/core/people/role';
 import { sayCents } from '@/core/quote/say-quote';
@@ -84,7 +85,7 @@ export default async function HandOverPage({ params }: Params) {
             {standing === undefined && (
               <TellCustomer
                 key={unit.version}
-                to={job.mail === '' ? `${job.customer}, ${job.phone}` : job.mail}
+                reach={sayReach(job)}
                 words={fill(settings.templates.ready, {
                   customer: job.customer,
                   shop: settings.name,

@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { headers } from 'next/headers';
 import { notFound } from 'next/navigation';
+import { sayReach } from '@/core/customer/customer';
 import { onClock } from '@/core/locale';
 import { fill } from '@/core/message/template';
 import { may } from '@/core/people/role';
@@ -78,9 +79,7 @@ export default async function OptionsPage({ params, searchParams }: Params & Sea
               <section className="mt-4 max-w-4xl" aria-label="A quote">
                 <h2 className="head mb-1">A QUOTE FOR {record.job.customer.toUpperCase()}</h2>
                 <p className="mb-2 text-ink2">
-                  {record.job.mail === ''
-                    ? 'No mail address is known: it is read out from the outbox. '
-                    : `It goes to ${record.job.mail}. `}
+                  {sayReach(record.job)}{' '}
                   <Go className="font-bold text-act" href={`/customers/${record.job.customerId}`}>
                     The customer’s page
                   </Go>
