@@ -34,6 +34,8 @@ const FILL = [
   `${UNITS} insert into customers (id, name, phone, created_at) select 'lc-' || i, 'Customer ' || i || ' of ' || (i * 7919 % 1000003), '014', ${T0} from s where i <= max(1, cast(:n as integer) / 20)`,
   `${UNITS} insert into jobs (id, customer_id, machine, promised_at, created_at)
    select 'lj-' || i, 'lc-' || (1 + i % max(1, cast(:n as integer) / 20)), ${machineOf}, ${T0} + i, ${T0} + i from s`,
+  `create temp table bag as select * from bags limit 1`,
+  `create temp table verdict as select v.* from verdicts v join units u on u.id = v.unit_id where u.family = 'wheel-double' limit 1`,
   `create temp table template as select * from units where exit = 'released' and family = 'wheel-double' limit 1`,
   `${UNITS} insert into units (id, job_id, tag_no, family, variant_id, position, identity_marks, material, geometry, piston_dia_mm, due_at, created_at, version, changed_at, station, outcome, target_dia_mm, bore_changed_at, exit, exit_at, comes_back_from)
    select 'lu-' || i, 'lj-' || i, 100000 + i, family, null, position, 'CAST ' || (i % 5003), material, geometry, piston_dia_mm, ${T0} + i, ${T0} + i, 1, ${T0} + i * 1000, 'release', outcome, target_dia_mm, ${T0}, 'released', ${T0} + i * 1000,
@@ -42,7 +44,16 @@ const FILL = [
    select 'lf-' || i, 'lu-' || i, ${T0} + i, 'maren-oreland', 'cause', case i % 3 when 0 then 'air' when 1 then 'cup-leaks' else 'bore-marked' end, 'yes' from s`,
   `${UNITS} insert into identities (id, unit_id, fitment_id, label, measured, at, person_id)
    select 'li-' || i, 'lu-' || i, 'lfit-' || (i % 500), 'one of many', json_object('strokeMm', json_object('value', 12 + (i % 9) / 10.0)), ${T0} + i, 'maren-oreland' from s`,
+  // What the Book goes by: the way of each, the bag that it took, and how a bore was judged.
+  `${UNITS} insert into taught_units (unit_id, way, minutes, waits, at)
+   select 'lu-' || i, case i % 4 when 0 then 'hone' when 1 then 'sleeve' else 'reuse' end, '{"strip":20,"hone":30}', '{}', ${T0} + i * 1000 from s`,
+  `${UNITS} insert into bags (id, unit_id, article_id, lot_id, number, name, lot_code, expires_at, qty, items, at, opened_at, opened_by, findings, kept, spoilt)
+   select 'lb-' || i, 'lu-' || i, article_id, lot_id, 'K-' || (i % 40), name, 'L' || (i % 900), expires_at, qty, items, ${T0} + i, opened_at, opened_by, '[]', '[]', '[]' from s, bag`,
+  `${UNITS} insert into verdicts (id, unit_id, pot, gauging_id, rule_set_id, at, person_id, outcome, input, answer)
+   select 'lv-' || i, 'lu-' || i, 1, null, rule_set_id, ${T0} + i, person_id, outcome, input, answer from s, verdict where i % 5 = 0`,
   'drop table template',
+  'drop table bag',
+  'drop table verdict',
 ];
 
 const withFitments = async (shop: Client, n: number): Promise<void> => {

@@ -1,3 +1,4 @@
+import { eq, sql } from 'drizzle-orm';
 import { beforeAll, expect, test } from 'vitest';
 import { bookAddress, bookFilterIn, isFiltered } from '@/core/book/book-filter';
 import { comebacks } from '@/core/book/comebacks';
@@ -8,6 +9,8 @@ import { asLives, livesBy, ownersOf, statisticsOf } from '@/db/book/lives-by';
 import { passagesOf } from '@/db/book/passages';
 import { bookIn } from '@/db/book-in/book-in';
 import { leftUnits } from '@/db/rack/rack';
+import { bags, taughtUnits, units } from '@/db/tables';
+import { leave, reopen } from '@/db/unit/sign-off';
 import { openShop, PEOPLE, type Shop, START } from './shop';
 
 // What held and what came back, as the records say it.
@@ -132,11 +135,23 @@ test('what the work taught is counted over units, and names nobody', async () =>
     { method: 'low-air', state: 'seized', tried: 2, freed: 1, mostBar: 1.5 },
     { method: 'soak-penetrant', state: 'seized', tried: 1, freed: 0, mostBar: null },
   ]);
+  // A cause counts once its unit has left.
+  expect((await causesHeard(shop.db)).rows).toEqual([]);
+  await leave(shop.db, await shop.change(unitId, 'exited', PEOPLE.lead), 'returned');
   expect((await causesHeard(shop.db)).rows).toEqual([
     { complaint: 'pulls', cause: 'bore-marked', units: 1 },
     { complaint: 'wet-boot', cause: 'bore-marked', units: 1 },
   ]);
   expect(await lotFaults(shop.db)).toEqual({ rows: [], inAll: 0 });
+  const [bag] = (await shop.record(held)).setAside;
+  const finds = (findings: readonly unknown[]) =>
+    shop.db
+      .update(bags)
+      .set({ findings })
+      .where(eq(bags.id, bag?.id ?? ''));
+  await finds([{ finding: 'missing', item: 0 }]);
+  expect(await lotFaults(shop.db)).toEqual({ rows: [{ lot: `${bag?.number}, lot ${bag?.lotCode}`, opened: 2, faulty: 1 }], inAll: 1 });
+  await finds([]);
   expect(await timedPasses(shop.db)).toEqual([]);
 });
 
@@ -149,12 +164,44 @@ test('one person’s work stands beside all others’, for whoever teaches', asy
 });
 
 test('statistics have a line for each released unit, with all that is known of it but names', async () => {
-  const lines = await statisticsOf(shop.db, NOW);
-  expect(lines).toHaveLength(2);
+  const { lines, inAll } = await statisticsOf(shop.db, NOW);
+  expect([lines.length, inAll]).toEqual([2, 2]);
   expect(lines.map((l) => [l.family, l.way, l.rig, l.cameBack]).sort()).toEqual([
     ['wheel-double', 'reuse', 'passed', 'no'],
     ['wheel-double', 'reuse', 'passed', 'yes'],
   ]);
   expect(lines.find((l) => l.cameBack === 'yes')?.days).toBe(60);
   expect(JSON.stringify(lines)).not.toMatch(/Came Again|Orchard|Tess|unit-/);
+});
+
+test('what the Book goes by is at every moment what the records say: left, opened again, taught, come back', async () => {
+  const both = async () => {
+    const of = (name: string) => shop.db.all(sql.raw(`select * from ${name} order by unit_id`));
+    return [await of('book_units'), await of('book_now')] as const;
+  };
+  const agrees = async (rows: number): Promise<void> => {
+    const [kept, now] = await both();
+    expect(kept).toEqual(now);
+    expect(kept).toHaveLength(rows);
+  };
+  const start = (await both())[0].length;
+  await agrees(start);
+  const third = await shop.at('release');
+  await agrees(start);
+  await shop.worker(third).release();
+  await agrees(start + 1);
+  await shop.db.insert(taughtUnits).values({ unitId: third, way: 'polish', minutes: {}, waits: {}, at: NOW });
+  await agrees(start + 1);
+  await shop.db.update(taughtUnits).set({ way: 'hone' }).where(eq(taughtUnits.unitId, third));
+  await agrees(start + 1);
+  expect((await leftUnits(shop.db, null, 50, undefined, { way: 'hone' })).units.map((u) => u.id)).toEqual([third]);
+  await shop.db.delete(taughtUnits).where(eq(taughtUnits.unitId, third));
+  await agrees(start + 1);
+  await reopen(shop.db, await shop.change(third, 'reopened', PEOPLE.lead), 'prove');
+  await agrees(start);
+  await shop.db.update(units).set({ comesBackFrom: held }).where(eq(units.id, 'again'));
+  await agrees(start);
+  expect((await livesBy(shop.db, 'family')).lived.flatMap((l) => (l.backAt === null ? [] : [l.unitId]))).toEqual([held]);
+  await shop.db.update(units).set({ comesBackFrom: back }).where(eq(units.id, 'again'));
+  await agrees(start);
 });

@@ -1,7 +1,9 @@
 import { desc, eq, sql } from 'drizzle-orm';
 import type { TimedPass } from '@/core/book/learned';
 import type { Grit } from '@/core/hone/cutting-rate';
+import { CAUSES_SEEN } from '@/core/unit/teaches';
 import type { Reader } from '../engine/connection';
+import { tallyOf } from '../engine/tally';
 import { honePasses } from '../tables';
 
 /** Passes that are looked at: the last with stones. */
@@ -27,18 +29,23 @@ const shown = <R>(rows: readonly R[]): Counted<R> => ({ rows: rows.slice(0, MOST
 export type LotFaults = { readonly lot: string; readonly opened: number; readonly faulty: number };
 export const lotFaults = async (db: Reader): Promise<Counted<LotFaults>> =>
   shown(
-    await db.all<LotFaults>(sql`select number || ', lot ' || lot_code as lot, count(*) as opened,
-      sum(json_array_length(findings) > 0) as faulty from bags where opened_at is not null
-      group by number, lot_code having faulty > 0 order by faulty * 1.0 / count(*) desc, opened desc`),
+    // Only bags of lots that had a fault are gone through: those with one have an index of their own.
+    await db.all<LotFaults>(sql`with faulty as (select distinct number, lot_code from bags where findings <> '[]')
+      select f.number || ', lot ' || f.lot_code as lot, count(*) as opened, sum(b.findings <> '[]') as faulty
+      from faulty f join bags b on b.lot_code = f.lot_code and b.number = f.number where b.opened_at is not null
+      group by f.number, f.lot_code order by faulty * 1.0 / count(*) desc, opened desc`),
   );
 
-/** A cause that was confirmed, against what the customer had said, and how often. */
+/** A cause that was confirmed, against what the customer had said, and of how many units that left. */
 export type CauseHeard = { readonly complaint: string; readonly cause: string; readonly units: number };
 export const causesHeard = async (db: Reader): Promise<Counted<CauseHeard>> =>
   shown(
-    await db.all<CauseHeard>(sql`select c.value as complaint, f.name as cause, count(distinct f.unit_id) as units
-      from findings f join units u on u.id = f.unit_id, json_each(u.complaints) c
-      where f.about = 'cause' and f.answer = 'yes' group by 1, 2 order by 3 desc, 1, 2`),
+    [...(await tallyOf(db, CAUSES_SEEN))]
+      .flatMap(([what, units]): CauseHeard[] => {
+        const [cause, complaint] = what.split(' ');
+        return cause === undefined || complaint === undefined || units === 0 ? [] : [{ cause, complaint, units }];
+      })
+      .toSorted((a, b) => b.units - a.units || a.complaint.localeCompare(b.complaint) || a.cause.localeCompare(b.cause)),
   );
 
 /** What was tried on what was stuck, how often it freed it, and at how much pressure at the most. */

@@ -1,9 +1,9 @@
-import { and, asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
+import { asc, desc, eq, inArray, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import type { Passage } from '@/core/book/where-days-go';
 import { STATIONS } from '@/core/station';
 import type { Reader } from '../engine/connection';
-import { steps, taughtUnits, timers, units } from '../tables';
+import { bookUnits, steps, taughtUnits, timers, units } from '../tables';
 
 /** Units that are looked at: the last that were released. */
 export const MOST_PASSAGES = 300;
@@ -11,23 +11,24 @@ const Minutes = z.partialRecord(z.enum(STATIONS), z.number()).catch({});
 
 /** The ways of the last released units through the shop. @returns how many were released in all beside */
 export async function passagesOf(db: Reader): Promise<{ readonly passages: readonly Passage[]; readonly inAll: number }> {
-  const released = and(eq(units.exit, 'released'), isNotNull(units.exitAt));
+  const released = eq(bookUnits.exit, 'released');
   const [rows, [counted]] = await Promise.all([
     db
       .select({
         id: units.id,
         tagNo: units.tagNo,
         bookedInAt: units.createdAt,
-        exitAt: units.exitAt,
+        exitAt: bookUnits.exitAt,
         dueAt: units.dueAt,
         minutes: taughtUnits.minutes,
       })
-      .from(units)
+      .from(bookUnits)
+      .innerJoin(units, eq(units.id, bookUnits.unitId))
       .leftJoin(taughtUnits, eq(taughtUnits.unitId, units.id))
       .where(released)
-      .orderBy(desc(units.exitAt))
+      .orderBy(desc(bookUnits.exitAt))
       .limit(MOST_PASSAGES),
-    db.select({ n: sql<number>`count(*)` }).from(units).where(released),
+    db.select({ n: sql<number>`count(*)` }).from(bookUnits).where(released),
   ]);
   const ids = rows.map((r) => r.id);
   const [signed, waited] =
@@ -46,9 +47,8 @@ export async function passagesOf(db: Reader): Promise<{ readonly passages: reado
         ]);
   const [stepsOf, waitsOf] = [grouped(signed), grouped(waited)];
   return {
-    passages: rows.map(({ id, exitAt, minutes, ...row }) => ({
+    passages: rows.map(({ id, minutes, ...row }) => ({
       ...row,
-      exitAt: exitAt ?? row.bookedInAt,
       minutes: Minutes.parse(minutes ?? {}),
       steps: (stepsOf.get(id) ?? []).filter((s) => s.station !== 'book-in').map(({ station, at }) => ({ station, at })),
       waits: (waitsOf.get(id) ?? []).map((w) => ({ from: w.from, until: w.doneAt ?? w.endsAt })),

@@ -10,7 +10,7 @@ import { tagNumber } from '@/core/unit/unit-record';
 import { bookWhere } from '../book/book-where';
 import type { Reader } from '../engine/connection';
 import { tallyOf } from '../engine/tally';
-import { customers, familyVariants, jobs, units } from '../tables';
+import { bookUnits, customers, familyVariants, jobs, units } from '../tables';
 import { type AtBranch, isAt } from './at-branch';
 
 /** A part of a list, and how many are in all of it. */
@@ -51,11 +51,20 @@ export async function leftUnits(
     behind === null
       ? undefined
       : byWhen
-        ? and(atLeast(units.exitAt, behind.exitAt), or(further(units.exitAt, behind.exitAt), further(units.tagNo, behind.tagNo)))
-        : further(units.tagNo, behind.tagNo);
+        ? and(
+            atLeast(bookUnits.exitAt, behind.exitAt),
+            or(further(bookUnits.exitAt, behind.exitAt), further(bookUnits.tagNo, behind.tagNo)),
+          )
+        : further(bookUnits.tagNo, behind.tagNo);
+  const chosen = db
+    .select({ id: bookUnits.unitId })
+    .from(bookUnits)
+    .where(and(bookWhere(asked), after))
+    .orderBy(...(byWhen ? [inOrder(bookUnits.exitAt), inOrder(bookUnits.tagNo)] : [inOrder(bookUnits.tagNo)]))
+    .limit(most);
   const page = await tags(
     db,
-    and(bookWhere(asked), after),
+    inArray(units.id, chosen),
     byWhen ? [inOrder(units.exitAt), inOrder(units.tagNo)] : [inOrder(units.tagNo)],
     most,
   );
@@ -65,7 +74,7 @@ export async function leftUnits(
 const countOf = async (db: Reader, asked: BookFilter): Promise<number> => {
   const some = db
     .select({ one: sql<number>`1`.as('one') })
-    .from(units)
+    .from(bookUnits)
     .where(bookWhere(asked))
     .limit(BOOK_COUNTED + 1)
     .as('some');

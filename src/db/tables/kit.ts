@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm';
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { MOVE_REASONS } from '@/core/store/stock-record';
 import { id, time } from './columns';
@@ -91,7 +92,13 @@ export const bags = sqliteTable(
     /** Pieces that were spoilt on their way in, by the item's place; their lot is not to blame. */
     spoilt: text({ mode: 'json' }).notNull(),
   },
-  (t) => [index('bags_unit').on(t.unitId), index('bags_lot').on(t.lotId)],
+  (t) => [
+    index('bags_unit').on(t.unitId),
+    index('bags_lot').on(t.lotId),
+    index('bags_number').on(t.number, t.unitId),
+    index('bags_lot_code').on(t.lotCode, t.unitId),
+    index('bags_faulty').on(t.number, t.lotCode).where(sql`findings <> '[]'`),
+  ],
 );
 
 /** What was ordered; for a unit where that waits for it. */

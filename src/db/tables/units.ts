@@ -98,7 +98,7 @@ export const units = sqliteTable(
     index('units_job').on(t.jobId),
     index('units_exit_at').on(t.exitAt),
     index('units_comes_back').on(t.comesBackFrom),
-    index('units_held').on(t.heldAt, t.exitAt),
+    index('units_held').on(t.exit, t.heldAt, t.exitAt),
   ],
 );
 

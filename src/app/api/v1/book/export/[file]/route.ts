@@ -22,7 +22,11 @@ export async function GET(request: Request, { params }: { params: Promise<{ file
   if ((await currentPerson()) === undefined) return problem(401, 'Sign in first.');
   const [name, kind] = (await params).file.split('.');
   if (!isSheetKind(kind)) return problem(404, 'There is no such file.');
-  if (name === 'statistics') return sheetAnswer(name, kind, STATISTICS, await statisticsOf(await theDb(), Date.now()));
+  if (name === 'statistics') {
+    const { lines, inAll } = await statisticsOf(await theDb(), Date.now());
+    // What is left out is said in the name of the file.
+    return sheetAnswer(inAll > lines.length ? `statistics-last-${lines.length}-of-${inAll}` : name, kind, STATISTICS, lines);
+  }
   if (name !== 'book') return problem(404, 'There is no such file.');
   const filter = bookFilterIn(Object.fromEntries(new URL(request.url).searchParams));
   const db = await theDb();
