@@ -30,7 +30,7 @@ const LENGTHS = ['boreMm', 'idMm', 'odMm', 'csMm', 'lengthMm', 'thickMm', 'diaMm
 const WORDS = ['thread', 'tip', 'rubber'] as const;
 const DIMS = [...LENGTHS, ...WORDS] as const;
 const FEATURES = ['boreMm', 'strokeMm', 'bodyLengthMm', 'studPitchMm'] as const;
-const ARTICLE = ['number', 'name', 'price', 'leadDays', 'note', 'supersededBy'] as const;
+const ARTICLE = ['number', 'name', 'price', 'leadDays', 'reorderAt', 'note', 'supersededBy'] as const;
 
 /** Columns in the order they are written; the first ones of each may not be left out. */
 export const COLUMNS: { readonly [F in StoreFile]: { readonly all: readonly string[]; readonly needed: readonly string[] } } = {
@@ -154,7 +154,7 @@ const dimsIn = (row: Row, r: RowReader): Dims =>
     }),
   ]);
 
-const articleIn = (row: Row, r: RowReader, type: Article['type']): Omit<Article, 'id' | 'reorderAt' | 'items'> => {
+const articleIn = (row: Row, r: RowReader, type: Article['type']): Omit<Article, 'id' | 'items'> => {
   const price = r.number(row, 'price', [0, 1e7]);
   if (price === null && (row.cells.price ?? '') === '') r.wrong(row, 'price', 'is empty');
   const supersededBy = r.text(row, 'supersededBy', 60);
@@ -164,13 +164,14 @@ const articleIn = (row: Row, r: RowReader, type: Article['type']): Omit<Article,
     name: r.text(row, 'name', 120, 'needed'),
     price: price ?? 0,
     leadDays: r.number(row, 'leadDays', [0, 3650], 'whole'),
+    reorderAt: r.number(row, 'reorderAt', [0, 100_000], 'whole'),
     note: r.text(row, 'note', 500),
     supersededBy: supersededBy === '' ? null : supersededBy,
   };
 };
 
 /** Lines of one number are one kit; what they say of it as a whole is the same on each, or stands on its first alone. */
-const kitsIn = (rows: readonly Row[], r: RowReader): readonly Lined<Omit<Article, 'id' | 'reorderAt'>>[] => {
+const kitsIn = (rows: readonly Row[], r: RowReader): readonly Lined<Omit<Article, 'id'>>[] => {
   const kits = new Map<string, { readonly first: Row; readonly items: BagItem[] }>();
   for (const row of rows) {
     const number = row.cells.number ?? '';
@@ -188,7 +189,7 @@ const kitsIn = (rows: readonly Row[], r: RowReader): readonly Lined<Omit<Article
   return [...kits.values()].map(({ first, items }) => ({ line: first.line, row: { ...articleIn(first, r, 'kit'), items } }));
 };
 
-const sundryIn = (row: Row, r: RowReader): Omit<Article, 'id' | 'reorderAt'> => {
+const sundryIn = (row: Row, r: RowReader): Omit<Article, 'id'> => {
   const article = articleIn(row, r, 'sundry');
   const kind = r.oneOf(row, 'kind', PART_KIND_NAMES) ?? 'cup';
   return { ...article, items: [{ name: article.name, kind, qty: 1, dims: dimsIn(row, r) }] };
@@ -313,6 +314,7 @@ const dimCells = (dims: Dims): Readonly<Record<string, unknown>> => Object.fromE
 const articleCells = (a: Article): Readonly<Record<string, unknown>> => ({
   ...a,
   leadDays: a.leadDays ?? '',
+  reorderAt: a.reorderAt ?? '',
   supersededBy: a.supersededBy ?? '',
 });
 

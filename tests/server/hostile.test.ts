@@ -150,7 +150,7 @@ describe('a number of the store or of a gauge that another took', () => {
       name: 'K-160',
       file: { what: 'kits', rows: [{ line: 1, row: { ...kit, price: n } }], lacks: [] } as const,
     });
-    const { id: _, reorderAt: __, ...kit } = (await articleOf(shop.db, 'K-160', START)) as Stocked;
+    const { id: _, ...kit } = (await articleOf(shop.db, 'K-160', START)) as Stocked;
     expect((await enterByHand(shop.db, by('h-3'), price(11))).ok).toBe(true);
     expect((await enterByHand(shop.db, by('h-3'), price(11))).ok).toBe(true);
     expect(reasons(await enterByHand(shop.db, by('h-3', PEOPLE.tech), price(12)))).toEqual(TAKEN);

@@ -414,6 +414,7 @@ describe('files', () => {
       name: 'by hand',
       price: 9.5,
       leadDays: 2,
+      reorderAt: null,
       note: '',
       supersededBy: null,
       items: [{ kind: 'cup', name: 'cup', qty: 2, dims: { boreMm: 19 } }],

@@ -29,7 +29,8 @@ export const saveArticleAction = act('kit', SaveArticle, (i, { db, person, now }
     {
       as: i.as,
       name: article.number,
-      file: { what, rows: [{ line: 1, row: article }], lacks: [] },
+      // From how many on it is ordered is set beside its stock, and stays.
+      file: { what, rows: [{ line: 1, row: { ...article, reorderAt: null } }], lacks: ['reorderAt'] },
     },
   );
 });

@@ -9,7 +9,7 @@ export type CustomerRow = { readonly name: string; readonly phone: string; reado
 /** What a file does not speak of stays as it is in the store: `lacks` names the columns that it has not. */
 export type StoreRows = { readonly lacks: readonly string[] } & StoreRowsOf;
 export type StoreRowsOf =
-  | { readonly what: 'kits' | 'sundries'; readonly rows: readonly Lined<Omit<Article, 'id' | 'reorderAt'>>[] }
+  | { readonly what: 'kits' | 'sundries'; readonly rows: readonly Lined<Omit<Article, 'id'>>[] }
   | { readonly what: 'fitments'; readonly rows: readonly Lined<Fitment>[] }
   | { readonly what: 'stock'; readonly rows: readonly Lined<StockRow>[] }
   | { readonly what: 'customers'; readonly rows: readonly Lined<CustomerRow>[] }

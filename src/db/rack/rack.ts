@@ -1,5 +1,6 @@
 import { and, asc, count, desc, eq, gt, gte, inArray, isNull, lt, lte, or, type SQL, sql } from 'drizzle-orm';
 import { z } from 'zod';
+import type { BookLine } from '@/core/book/book-columns';
 import { type BookFilter, isFiltered } from '@/core/book/book-filter';
 import { COMPLAINT_NAMES, sayComplaint } from '@/core/book-in/complaint';
 import { FAMILIES } from '@/core/family/families';
@@ -44,7 +45,7 @@ export async function leftUnits(
   most: number,
   sort: Sort = { by: 'when', way: 'down' },
   asked: BookFilter = {},
-): Promise<Listed> {
+): Promise<{ readonly units: readonly BookLine[]; readonly inAll: number }> {
   const [further, atLeast, inOrder] = sort.way === 'down' ? [lt, lte, desc] : [gt, gte, asc];
   const byWhen = sort.by === 'when';
   const after =
@@ -68,8 +69,38 @@ export async function leftUnits(
     byWhen ? [inOrder(units.exitAt), inOrder(units.tagNo)] : [inOrder(units.tagNo)],
     most,
   );
-  return { units: page, inAll: isFiltered(asked) ? await countOf(db, asked) : ((await tallyOf(db, LEFT)).get('') ?? 0) };
+  const known = new Map(
+    (
+      await db
+        .select(KNOWN)
+        .from(bookUnits)
+        .where(
+          inArray(
+            bookUnits.unitId,
+            page.map((u) => u.id),
+          ),
+        )
+    ).map(({ id, ...row }) => [id, row]),
+  );
+  const lines = page.flatMap((u) => {
+    const row = known.get(u.id);
+    return row === undefined ? [] : [{ ...u, ...row }];
+  });
+  return { units: lines, inAll: isFiltered(asked) ? await countOf(db, asked) : ((await tallyOf(db, LEFT)).get('') ?? 0) };
 }
+
+const KNOWN = {
+  id: bookUnits.unitId,
+  material: bookUnits.material,
+  way: bookUnits.way,
+  backAt: bookUnits.backAt,
+  school: bookUnits.school,
+  marginMm: bookUnits.marginMm,
+  confidence: bookUnits.confidence,
+  rulesVersion: bookUnits.rulesVersion,
+  programme: bookUnits.programme,
+  rig: bookUnits.rig,
+};
 
 const countOf = async (db: Reader, asked: BookFilter): Promise<number> => {
   const some = db

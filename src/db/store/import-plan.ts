@@ -53,7 +53,7 @@ export const planImport = (db: Reader, file: StoreRows): Promise<Result<ImportPl
 
 const planArticles = async (
   db: Reader,
-  rows: readonly Lined<Omit<Article, 'id' | 'reorderAt'>>[],
+  rows: readonly Lined<Omit<Article, 'id'>>[],
   lacks: readonly string[],
 ): Promise<Result<ImportPlan, readonly FileProblem[]>> => {
   const known = new Map((await articleIndex(db)).map((a) => [a.what.number, a.what]));
@@ -71,9 +71,9 @@ const planArticles = async (
   const planned = await mapInPieces(rows, ({ line, row: told }) => {
     const before = known.get(told.number);
     const row = before === undefined ? told : { ...told, ...kept(before, lacks), items: itemsKept(before, told.items, lacks) };
-    const what = before === undefined ? [] : changesOf(before, row, ['name', 'price', 'leadDays', 'note', 'supersededBy', 'items']);
+    const what = before === undefined ? [] : changesOf(before, row, ['name', 'price', 'leadDays', 'reorderAt', 'note', 'supersededBy', 'items']);
     const id = before?.id ?? `art-${row.number}`;
-    return { line, row: { ...row, id, reorderAt: before?.reorderAt ?? null }, fate: fateOf(before, what), what: what.join(', ') };
+    return { line, row: { ...row, id }, fate: fateOf(before, what), what: what.join(', ') };
   });
   return ok({
     fates: planned.map(({ line, row, fate, what }) => ({ line, name: `${row.number} ${row.name}`, fate, what })),
@@ -85,11 +85,11 @@ const planArticles = async (
         wanted.filter((p) => p.fate === 'changed').map((p) => p.row.id),
       );
       await inChunks(wanted, told, async (some) => {
-        const { name, price, leadDays, note, supersededBy, items, changedAt } = excluded;
+        const { name, price, leadDays, reorderAt, note, supersededBy, items, changedAt } = excluded;
         await tx
           .insert(articles)
           .values(some.map((p) => ({ ...p.row, items: [...p.row.items], changedAt: at })))
-          .onConflictDoUpdate({ target: articles.id, set: { name, price, leadDays, note, supersededBy, items, changedAt } });
+          .onConflictDoUpdate({ target: articles.id, set: { name, price, leadDays, reorderAt, note, supersededBy, items, changedAt } });
       });
       return { what: 'articles', made: madeBy(wanted), before };
     },

@@ -15,7 +15,14 @@ import { TextField } from '../field/text-field';
 const ANY = 'any';
 
 /** Which units of the Book are shown; it stands in the address. */
-export function FilterForm({ filter, sort }: { readonly filter: BookFilter; readonly sort: string }) {
+export function FilterForm({
+  filter,
+  more,
+}: {
+  readonly filter: BookFilter;
+  /** What else stands in the address and stays. */
+  readonly more: { readonly [name: string]: string };
+}) {
   const router = useRouter();
   const [typed, setTyped] = useState({
     kit: filter.kit ?? '',
@@ -23,7 +30,7 @@ export function FilterForm({ filter, sort }: { readonly filter: BookFilter; read
     from: filter.from ?? null,
     until: filter.until ?? null,
   });
-  const go = (news: Partial<BookFilter>): void => router.push(`/book?${bookAddress({ ...filter, ...news }, sort === '' ? {} : { sort })}`);
+  const go = (news: Partial<BookFilter>): void => router.push(`/book?${bookAddress({ ...filter, ...news }, more)}`);
   const orNone = (v: string): string | undefined => (v.trim() === '' ? undefined : v.trim());
   return (
     <form

@@ -1,9 +1,7 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
-import { type Sort, sayInAddress } from '@/core/schema/sort';
 import { type Branch, sayWhere } from '@/core/shop/branch';
 import { EXIT_WORDS, STATION_WORDS } from '@/core/station';
 import type { TrayTag } from '@/core/unit/tray-tag';
@@ -15,39 +13,18 @@ import { Go } from '../shell/go';
 import { useBranches } from '../shell/shop-context';
 import { type Column, DataTable } from '../table/data-table';
 
-/** Units as a table, in the shop or gone. @param sorted where its address says how it is sorted: that, and the page itself */
-export function UnitList({
-  units,
-  now,
-  empty,
-  sorted,
-}: {
-  readonly units: readonly TrayTag[];
-  readonly now: number;
-  readonly empty: string;
-  readonly sorted?: { readonly sort: Sort; readonly page: string };
-}) {
-  const [router, branches] = [useRouter(), useBranches()];
-  const columns = useMemo(() => columnsOf(now, sorted !== undefined, branches), [now, sorted, branches]);
+/** Units as a table, in the shop or gone. */
+export function UnitList({ units, now, empty }: { readonly units: readonly TrayTag[]; readonly now: number; readonly empty: string }) {
+  const branches = useBranches();
+  const columns = useMemo(() => columnsOf(now, branches), [now, branches]);
   if (units.length === 0) return <p className="text-ink2">{empty}</p>;
-  const onSort = (sort: Sort | null): void =>
-    router.push(`${sorted?.page}${sorted?.page.includes('?') ? '&' : '?'}sort=${sayInAddress(sort)}`);
-  return (
-    <DataTable
-      label="Units"
-      columns={columns}
-      rows={units}
-      keyOf={(u) => u.id}
-      {...(sorted === undefined ? {} : { sorted: { sort: sorted.sort, onSort } })}
-    />
-  );
+  return <DataTable label="Units" columns={columns} rows={units} keyOf={(u) => u.id} />;
 }
 
-const columnsOf = (now: number, sorts: boolean, branches: readonly Branch[]): readonly Column<TrayTag>[] => [
+const columnsOf = (now: number, branches: readonly Branch[]): readonly Column<TrayTag>[] => [
   {
     id: 'tag',
     head: 'Tag',
-    ...(sorts ? { by: (u) => u.tagNo } : {}),
     cell: (u) => (
       <Go data-tray href={`/units/${tagOf(u)}`} className="inline-flex min-h-9 items-center">
         <Tag text={tagOf(u)} />
@@ -68,7 +45,6 @@ const columnsOf = (now: number, sorts: boolean, branches: readonly Branch[]): re
   {
     id: 'when',
     head: 'When',
-    ...(sorts ? { by: (u) => u.exitAt } : {}),
     className: 'whitespace-nowrap',
     cell: (u) => {
       const at = u.exitAt ?? u.dueAt;

@@ -1,12 +1,14 @@
 import type { Metadata } from 'next';
+import { bookColumnsIn, columnsAddress } from '@/core/book/book-columns';
 import { bookAddress, bookFilterIn, isFiltered } from '@/core/book/book-filter';
 import { sayInAddress, sortIn } from '@/core/schema/sort';
 import { theDb } from '@/db/engine/connection';
 import { promisesKept } from '@/db/plan/promises-kept';
 import { BOOK_COUNTED, BOOK_SORTS, type BookPlace, leftUnits } from '@/db/rack/rack';
 import { type Comebacks, comebacks } from '@/db/unit/lives';
+import { BookTable } from '@/ui/book/book-table';
 import { FilterForm } from '@/ui/book/filter-form';
-import { UnitList } from '@/ui/rack/unit-list';
+import { PickColumns } from '@/ui/book/pick-columns';
 import { Go } from '@/ui/shell/go';
 
 export const metadata: Metadata = { title: 'Book' };
@@ -24,6 +26,8 @@ export default async function BookPage({
   const { behind, before: passed, sort: asked } = given;
   const filter = bookFilterIn(given);
   const some = isFiltered(filter);
+  const columns = bookColumnsIn(given.columns);
+  const picked: { readonly [name: string]: string } = given.columns === undefined ? {} : { columns: columnsAddress(columns) };
   const sort = sortIn(asked, BOOK_SORTS) ?? { by: 'when', way: 'down' as const };
   const place = placeIn(behind);
   const before = place === null ? 0 : Math.max(0, Number(passed) || 0);
@@ -66,29 +70,39 @@ export default async function BookPage({
         </p>
       )}
       {place === null && !some && <CameBack all={back} />}
-      <FilterForm key={bookAddress(filter)} filter={filter} sort={asked ?? ''} />
-      <UnitList
-        units={units}
-        now={Date.now()}
-        empty={some ? 'No unit that has left is as asked.' : 'Every unit that has left stands here with its whole history. None has yet.'}
-        sorted={{ sort, page: `/book?${bookAddress(filter)}` }}
+      <FilterForm
+        key={bookAddress(filter)}
+        filter={filter}
+        more={{ ...picked, ...(asked === undefined ? {} : { sort: sayInAddress(sort) }) }}
       />
+      <PickColumns columns={columns} page={`/book?${bookAddress(filter, asked === undefined ? {} : { sort: sayInAddress(sort) })}`} />
+      {units.length === 0 ? (
+        <p className="text-ink2">
+          {some ? 'No unit that has left is as asked.' : 'Every unit that has left stands here with its whole history. None has yet.'}
+        </p>
+      ) : (
+        <BookTable lines={units} columns={columns} now={Date.now()} sort={sort} page={`/book?${bookAddress(filter, picked)}`} />
+      )}
       <nav aria-label="Pages of the book" className="mt-3 flex gap-3">
         {place !== null && (
-          <Go className="btn-quiet" href={`/book?${bookAddress(filter, { sort: sayInAddress(sort) })}`}>
+          <Go className="btn-quiet" href={`/book?${bookAddress(filter, { ...picked, sort: sayInAddress(sort) })}`}>
             First page
           </Go>
         )}
         {last !== undefined && last.exitAt !== null && before + units.length < inAll && (
           <Go
             className="btn-quiet"
-            href={`/book?${bookAddress(filter, { sort: sayInAddress(sort), behind: `${last.exitAt}.${last.tagNo}`, before: String(before + units.length) })}`}
+            href={`/book?${bookAddress(filter, { ...picked, sort: sayInAddress(sort), behind: `${last.exitAt}.${last.tagNo}`, before: String(before + units.length) })}`}
           >
             Next page
           </Go>
         )}
         {(['csv', 'xlsx'] as const).map((kind) => (
-          <a key={kind} className="btn-quiet" href={`/api/v1/book/export/book.${kind}?${bookAddress(filter)}`}>
+          <a
+            key={kind}
+            className="btn-quiet"
+            href={`/api/v1/book/export/book.${kind}?${bookAddress(filter, { columns: columnsAddress(columns) })}`}
+          >
             These as {kind === 'csv' ? 'CSV' : 'Excel'}
           </a>
         ))}
