@@ -3,13 +3,14 @@ import { beforeAll, expect, test } from 'vitest';
 import { bookAddress, bookFilterIn, isFiltered } from '@/core/book/book-filter';
 import { comebacks } from '@/core/book/comebacks';
 import { GROUPING_NAMES, sayGroup } from '@/core/book/grouping';
+import { spareOf } from '@/core/judge/spare';
 import { judgedLives } from '@/db/book/judged-lives';
 import { causesHeard, lotFaults, timedPasses, whatFreed } from '@/db/book/learned';
 import { asLives, livesBy, ownersOf, statisticsOf } from '@/db/book/lives-by';
 import { passagesOf } from '@/db/book/passages';
 import { bookIn } from '@/db/book-in/book-in';
 import { leftUnits } from '@/db/rack/rack';
-import { bags, taughtUnits, units } from '@/db/tables';
+import { bags, bookUnits, taughtUnits, units } from '@/db/tables';
 import { leave, reopen } from '@/db/unit/sign-off';
 import { openShop, PEOPLE, type Shop, START } from './shop';
 
@@ -204,4 +205,16 @@ test('what the Book goes by is at every moment what the records say: left, opene
   expect((await livesBy(shop.db, 'family')).lived.flatMap((l) => (l.backAt === null ? [] : [l.unitId]))).toEqual([held]);
   await shop.db.update(units).set({ comesBackFrom: back }).where(eq(units.id, 'again'));
   await agrees(start);
+});
+
+test('what was to spare at Judge is said of a bore that may be used as it is, as at its judgement; its confidence is that of its cut', async () => {
+  const { verdicts } = await shop.record(held);
+  const last = verdicts.at(-1);
+  const spareMm = last === undefined ? null : spareOf(last.answer);
+  expect([last?.answer.marginMm, spareMm !== null && spareMm > 0.01]).toEqual([null, true]);
+  const [row] = await shop.db.select().from(bookUnits).where(eq(bookUnits.unitId, held));
+  expect(row?.marginMm).toBeCloseTo(spareMm ?? Number.NaN, 9);
+  expect(row?.confidence).toBeNull();
+  const { lived } = await livesBy(shop.db, 'margin');
+  expect(lived.find((l) => l.unitId === held)?.group).toBe((spareMm ?? 0) < 0.03 ? 'some' : 'ample');
 });

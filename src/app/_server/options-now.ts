@@ -1,5 +1,6 @@
 import { type RouteCost, routeCost } from '@/core/cost/route-cost';
 import { FAMILIES } from '@/core/family/families';
+import { spareOf } from '@/core/judge/spare';
 import { offeredOf, readyAt } from '@/core/offer/offered';
 import { sayDateFlips } from '@/core/offer/say-options';
 import { supposedNeeds } from '@/core/offer/supposed-needs';
@@ -71,7 +72,7 @@ export async function optionsNow(db: Db, record: UnitRecord, now: number, date: 
     boreMm: unit.geometry?.nominalMm ?? null,
     fitment: record.identity?.fitmentId ?? null,
     way: wayOf(record, taught),
-    margin: marginOf(currentVerdict(record)?.answer.marginMm ?? null),
+    margin: marginOf(spareNow(record)),
     done: routeOfUnit(record).flatMap((s) => (s.state === 'done' && s.station !== 'book-in' ? [s.station] : [])),
     known: knownOf(FAMILIES[unit.family], taught, said),
     perHour: rules.labourPerHour,
@@ -94,6 +95,11 @@ export async function optionsNow(db: Db, record: UnitRecord, now: number, date: 
   const readies = options.map((o) => readyAt(o.asked.days, { now, open }));
   return ok({ options, offers, readies, cost, dates, rules, neededInDays });
 }
+
+const spareNow = (r: UnitRecord): number | null => {
+  const judged = currentVerdict(r);
+  return judged === undefined ? null : spareOf(judged.answer);
+};
 
 const wayOf = (r: UnitRecord, taught: Parameters<typeof likelyWays>[1]): Parameters<typeof optionsOf>[0]['way'] => {
   if (r.family.bore === 'none') return null;

@@ -45,7 +45,16 @@ test('a file has the tag and what was picked, in words and figures; what is not 
     left: '2026-05-05',
     back: '',
   });
-  const bare = { ...LINE, marginMm: null, confidence: null, rulesVersion: null, programme: null, rig: null, school: null, targetDiaMm: null };
+  const bare = {
+    ...LINE,
+    marginMm: null,
+    confidence: null,
+    rulesVersion: null,
+    programme: null,
+    rig: null,
+    school: null,
+    targetDiaMm: null,
+  };
   const row = bookRow(bare, 'SQ-0007', BOOK_COLUMN_NAMES);
   expect(['marginMm', 'confidence', 'rules', 'programme', 'rig', 'school', 'targetDiaMm'].map((c) => row[c])).toEqual(Array(7).fill(''));
 });

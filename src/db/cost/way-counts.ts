@@ -1,7 +1,7 @@
-import { and, desc, eq, sql } from 'drizzle-orm';
+import { desc, eq } from 'drizzle-orm';
 import { marginOf, type WayCounts } from '@/core/offer/unit-options';
 import type { Reader } from '../engine/connection';
-import { taughtUnits, units } from '../tables';
+import { bookUnits, taughtUnits } from '../tables';
 
 /** Units that tell how a way holds: the last that left. */
 const MOST = 2000;
@@ -14,32 +14,29 @@ export async function wayCounts(db: Reader, now: number): Promise<readonly WayCo
   const followed = now - FOLLOW_DAYS * DAY_MS;
   const last = await db
     .select({
-      family: units.family,
+      family: bookUnits.family,
       way: taughtUnits.way,
-      // A statement that joins names its columns by their tables here, since what is inside reads other rows.
-      runs: sql<'failed' | 'passed' | null>`(select case when max(r.outcome = 'fail') then 'failed' else 'passed' end from runs r
-        where r.unit_id = taught_units.unit_id and r.outcome in ('pass', 'fail') group by r.unit_id)`,
-      back: sql<number>`exists (select 1 from units b where b.comes_back_from = taught_units.unit_id
-        and b.created_at <= units.exit_at + ${FOLLOW_DAYS * DAY_MS})`,
-      spareMm: sql<number | null>`(select json_extract(v.answer, '$.marginMm') from verdicts v
-        where v.unit_id = taught_units.unit_id order by v.at desc limit 1)`,
-      exitAt: units.exitAt,
+      rig: bookUnits.rig,
+      backAt: bookUnits.backAt,
+      spareMm: bookUnits.marginMm,
+      exitAt: bookUnits.exitAt,
     })
     .from(taughtUnits)
-    .innerJoin(units, eq(units.id, taughtUnits.unitId))
-    .where(and(eq(units.exit, 'released')))
+    .innerJoin(bookUnits, eq(bookUnits.unitId, taughtUnits.unitId))
+    .where(eq(bookUnits.exit, 'released'))
     .orderBy(desc(taughtUnits.at))
     .limit(MOST);
   const all = new Map<string, WayCounts>();
-  for (const { family, way, runs, back, spareMm, exitAt } of last) {
+  for (const { family, way, rig, backAt, spareMm, exitAt } of last) {
     const margin = marginOf(spareMm);
     const key = `${family} ${way} ${margin}`;
     const was = all.get(key) ?? { family, way, margin, proved: 0, failed: 0, kept: 0, back: 0 };
-    const told = exitAt !== null && exitAt <= followed;
+    const told = exitAt <= followed;
+    const back = backAt !== null && backAt <= exitAt + FOLLOW_DAYS * DAY_MS;
     all.set(key, {
       ...was,
-      proved: was.proved + (runs === 'passed' ? 1 : 0),
-      failed: was.failed + (runs === 'failed' ? 1 : 0),
+      proved: was.proved + (rig === 'passed' ? 1 : 0),
+      failed: was.failed + (rig === 'failed' ? 1 : 0),
       kept: was.kept + (told && !back ? 1 : 0),
       back: was.back + (told && back ? 1 : 0),
     });

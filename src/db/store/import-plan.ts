@@ -71,7 +71,8 @@ const planArticles = async (
   const planned = await mapInPieces(rows, ({ line, row: told }) => {
     const before = known.get(told.number);
     const row = before === undefined ? told : { ...told, ...kept(before, lacks), items: itemsKept(before, told.items, lacks) };
-    const what = before === undefined ? [] : changesOf(before, row, ['name', 'price', 'leadDays', 'reorderAt', 'note', 'supersededBy', 'items']);
+    const what =
+      before === undefined ? [] : changesOf(before, row, ['name', 'price', 'leadDays', 'reorderAt', 'note', 'supersededBy', 'items']);
     const id = before?.id ?? `art-${row.number}`;
     return { line, row: { ...row, id }, fate: fateOf(before, what), what: what.join(', ') };
   });

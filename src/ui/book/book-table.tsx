@@ -3,6 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
 import { BOOK_COLUMNS, type BookColumn, type BookLine } from '@/core/book/book-columns';
+import { type BookFilter, bookAddress } from '@/core/book/book-filter';
+import { BORE_OUTCOMES } from '@/core/judge/outcome';
 import { sayFullDate, sayWhen } from '@/core/quantity/say-time';
 import { type Sort, sayInAddress } from '@/core/schema/sort';
 import { tagOf } from '@/core/unit/unit-record';
@@ -12,19 +14,21 @@ import { VerdictSign } from '../drawing/verdict-sign';
 import { Go } from '../shell/go';
 import { type Column, DataTable } from '../table/data-table';
 
-/** Units that left, by the columns that were picked. @param page its address, without how it is sorted */
+/** Units that left, by the columns that were picked. @param filter which of them, as its address says it @param more what else stands there */
 export function BookTable({
   lines,
   columns,
   now,
   sort,
-  page,
+  filter,
+  more,
 }: {
   readonly lines: readonly BookLine[];
   readonly columns: readonly BookColumn[];
   readonly now: number;
   readonly sort: Sort;
-  readonly page: string;
+  readonly filter: BookFilter;
+  readonly more: { readonly [name: string]: string };
 }) {
   const router = useRouter();
   const drawn = useMemo(() => [TAG, ...columns.map((c) => columnOf(c, now))], [columns, now]);
@@ -34,7 +38,7 @@ export function BookTable({
       columns={drawn}
       rows={lines}
       keyOf={(u) => u.id}
-      sorted={{ sort, onSort: (next) => router.push(`${page}${page.includes('?') ? '&' : '?'}sort=${sayInAddress(next)}`) }}
+      sorted={{ sort, onSort: (next) => router.push(`/book?${bookAddress(filter, { ...more, sort: sayInAddress(next) })}`) }}
     />
   );
 }
@@ -57,7 +61,7 @@ const columnOf = (name: BookColumn, now: number): Column<BookLine> => {
     case 'family':
       return { ...plain, cell: (u) => <Silhouette family={u.family} label={u.familyLabel} /> };
     case 'bore':
-      return { ...plain, cell: (u) => (u.outcome === null ? say(u) : <VerdictSign outcome={u.outcome} />) };
+      return { ...plain, className: 'whitespace-nowrap', cell: (u) => <Bore line={u} text={say(u)} /> };
     case 'left':
       return { ...plain, id: 'when', by: (u) => u.exitAt, className: 'whitespace-nowrap', cell: (u) => <When at={u.exitAt} now={now} /> };
     case 'back':
@@ -65,6 +69,17 @@ const columnOf = (name: BookColumn, now: number): Column<BookLine> => {
     default:
       return plain;
   }
+};
+
+/** What was done about its bore; the last judgement of one that was honed is that it may be used. */
+const Bore = ({ line, text }: { readonly line: BookLine; readonly text: string | number }) => {
+  const sign = BORE_OUTCOMES.find((o) => o === line.way);
+  return (
+    <span className="inline-flex items-center gap-1.5">
+      {sign !== undefined && <VerdictSign outcome={sign} />}
+      {text}
+    </span>
+  );
 };
 
 const When = ({ at, now }: { readonly at: number | null; readonly now: number }) =>

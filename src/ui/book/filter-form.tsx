@@ -8,6 +8,7 @@ import { UNIT_KINDS } from '@/core/family/family-name';
 import { MATERIAL_WORDS, MATERIALS } from '@/core/family/material';
 import { EXIT_WORDS, EXITS } from '@/core/station';
 import { WAY_WORDS, WAYS } from '@/core/way';
+import { DAY } from '../field/day-field';
 import { MomentField } from '../field/moment-field';
 import { SelectField } from '../field/select-field';
 import { TextField } from '../field/text-field';
@@ -89,8 +90,22 @@ export function FilterForm({
       />
       <TextField label="Kit" className="w-24" value={typed.kit} onSay={(kit) => setTyped({ ...typed, kit })} />
       <TextField label="Lot" className="w-24" value={typed.lot} onSay={(lot) => setTyped({ ...typed, lot })} />
-      <MomentField label="Left from" className="w-48" hour={0} value={typed.from} onSay={(from) => setTyped({ ...typed, from })} />
-      <MomentField label="Left before" className="w-48" hour={0} value={typed.until} onSay={(until) => setTyped({ ...typed, until })} />
+      <MomentField
+        label="Left from"
+        className="w-44"
+        hour={0}
+        wording={DAY}
+        value={typed.from}
+        onSay={(from) => setTyped({ ...typed, from })}
+      />
+      <MomentField
+        label="Left before"
+        className="w-44"
+        hour={0}
+        wording={DAY}
+        value={typed.until}
+        onSay={(until) => setTyped({ ...typed, until })}
+      />
       <button type="submit" className="btn-quiet">
         Show these
       </button>

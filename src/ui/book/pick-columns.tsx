@@ -2,13 +2,22 @@
 
 import { useRouter } from 'next/navigation';
 import { BOOK_COLUMN_NAMES, BOOK_COLUMNS, type BookColumn, columnsAddress } from '@/core/book/book-columns';
+import { type BookFilter, bookAddress } from '@/core/book/book-filter';
 
-/** Which columns the Book shows and its files have; they stand in its address. @param page that address without them */
-export function PickColumns({ columns, page }: { readonly columns: readonly BookColumn[]; readonly page: string }) {
+/** Which columns the Book shows and its files have; they stand in its address. @param more what else stands there and stays */
+export function PickColumns({
+  columns,
+  filter,
+  more,
+}: {
+  readonly columns: readonly BookColumn[];
+  readonly filter: BookFilter;
+  readonly more: { readonly [name: string]: string };
+}) {
   const router = useRouter();
   const turn = (column: BookColumn): void => {
     const next = BOOK_COLUMN_NAMES.filter((c) => columns.includes(c) !== (c === column));
-    router.push(`${page}${page.includes('?') ? '&' : '?'}columns=${columnsAddress(next)}`);
+    router.push(`/book?${bookAddress(filter, { ...more, columns: columnsAddress(next) })}`);
   };
   return (
     <details className="mb-3">

@@ -6,7 +6,8 @@ import { isoDay, sayDay, sayWeekday } from '@/core/quantity/say-time';
 import { MomentField, type Wording } from './moment-field';
 
 const NOON = 12;
-const DAY: Wording = { hint: '24 Dec', say: sayDay, sayFull: sayWeekday };
+/** A day alone. */
+export const DAY: Wording = { hint: '24 Dec', say: sayDay, sayFull: sayWeekday };
 
 /** A day as people say it, or picked from a calendar; told as `2026-12-24`, and as it was typed where it is no day. */
 export function DayField({

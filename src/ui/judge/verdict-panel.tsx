@@ -3,6 +3,7 @@ import type { Judgement } from '@/core/judge/judge';
 import type { MakersLimit } from '@/core/judge/limits';
 import { sayConfidence } from '@/core/judge/say-covers';
 import { sealName } from '@/core/judge/say-mark';
+import { spareOf } from '@/core/judge/spare';
 import { figures } from '@/core/quantity/figure';
 import { sayDia } from '@/core/quantity/say';
 import { RULES, type RuleName } from '@/core/rules/rule-set';
@@ -30,7 +31,8 @@ export function VerdictPanel({
   readonly covers: readonly string[];
 }) {
   const units = useUnits();
-  const { targetDiaMm, limitDiaMm, marginMm, gauge, decides } = answer;
+  const { targetDiaMm, limitDiaMm, gauge, decides } = answer;
+  const spareMm = spareOf(answer);
   const widestMm = decides?.highMm ?? gauge?.maxMm;
   const uncertainty = gauge?.expandedUncertaintyMm ?? 0;
   return (
@@ -78,8 +80,7 @@ export function VerdictPanel({
               to spare
             </th>
             <td className="py-1 text-right">
-              {widestMm === undefined ? '–' : sayDia(marginMm ?? limitDiaMm - uncertainty - widestMm, units)}{' '}
-              <span className="text-[12px] font-normal text-ink2">{units.length}</span>
+              {spareMm === null ? '–' : sayDia(spareMm, units)} <span className="text-[12px] font-normal text-ink2">{units.length}</span>
             </td>
           </tr>
         </tbody>

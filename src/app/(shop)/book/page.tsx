@@ -29,6 +29,7 @@ export default async function BookPage({
   const columns = bookColumnsIn(given.columns);
   const picked: { readonly [name: string]: string } = given.columns === undefined ? {} : { columns: columnsAddress(columns) };
   const sort = sortIn(asked, BOOK_SORTS) ?? { by: 'when', way: 'down' as const };
+  const sorted: { readonly [name: string]: string } = asked === undefined ? {} : { sort: sayInAddress(sort) };
   const place = placeIn(behind);
   const before = place === null ? 0 : Math.max(0, Number(passed) || 0);
   const [{ units, inAll }, back, promises] = await Promise.all([leftUnits(db, place, PAGE, sort, filter), comebacks(db), promisesKept(db)]);
@@ -70,18 +71,14 @@ export default async function BookPage({
         </p>
       )}
       {place === null && !some && <CameBack all={back} />}
-      <FilterForm
-        key={bookAddress(filter)}
-        filter={filter}
-        more={{ ...picked, ...(asked === undefined ? {} : { sort: sayInAddress(sort) }) }}
-      />
-      <PickColumns columns={columns} page={`/book?${bookAddress(filter, asked === undefined ? {} : { sort: sayInAddress(sort) })}`} />
+      <FilterForm key={bookAddress(filter)} filter={filter} more={{ ...picked, ...sorted }} />
+      <PickColumns columns={columns} filter={filter} more={sorted} />
       {units.length === 0 ? (
         <p className="text-ink2">
           {some ? 'No unit that has left is as asked.' : 'Every unit that has left stands here with its whole history. None has yet.'}
         </p>
       ) : (
-        <BookTable lines={units} columns={columns} now={Date.now()} sort={sort} page={`/book?${bookAddress(filter, picked)}`} />
+        <BookTable lines={units} columns={columns} now={Date.now()} sort={sort} filter={filter} more={picked} />
       )}
       <nav aria-label="Pages of the book" className="mt-3 flex gap-3">
         {place !== null && (

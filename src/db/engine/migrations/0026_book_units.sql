@@ -29,8 +29,8 @@ CREATE VIEW `book_now` AS SELECT `u`.`id` AS `unit_id`, `u`.`tag_no`, `u`.`exit`
 	coalesce((SELECT `t`.`way` FROM `taught_units` `t` WHERE `t`.`unit_id` = `u`.`id`), `u`.`outcome`, 'no-bore') AS `way`,
 	(SELECT min(`b`.`created_at`) FROM `units` `b` WHERE `b`.`comes_back_from` = `u`.`id`) AS `back_at`,
 	json_extract(`v`.`input`, '$.school') AS `school`,
-	json_extract(`v`.`answer`, '$.marginMm') AS `margin_mm`,
-	json_extract(`v`.`answer`, '$.confidence') AS `confidence`,
+	coalesce(json_extract(`v`.`answer`, '$.marginMm'), json_extract(`v`.`answer`, '$.limitDiaMm') - coalesce(json_extract(`v`.`answer`, '$.gauge.expandedUncertaintyMm'), 0) - coalesce(json_extract(`v`.`answer`, '$.decides.highMm'), json_extract(`v`.`answer`, '$.gauge.maxMm'))) AS `margin_mm`,
+	(SELECT json_extract(`c`.`answer`, '$.confidence') FROM `verdicts` `c` WHERE `c`.`unit_id` = `u`.`id` AND json_extract(`c`.`answer`, '$.confidence') IS NOT NULL ORDER BY `c`.`at` DESC LIMIT 1) AS `confidence`,
 	(SELECT `s`.`version` FROM `rule_sets` `s` WHERE `s`.`id` = `v`.`rule_set_id`) AS `rules_version`,
 	(SELECT `r`.`programme` FROM `runs` `r` WHERE `r`.`unit_id` = `u`.`id` ORDER BY `r`.`started_at` DESC LIMIT 1) AS `programme`,
 	(SELECT CASE WHEN max(`r`.`outcome` = 'fail') THEN 'failed' ELSE 'passed' END FROM `runs` `r` WHERE `r`.`unit_id` = `u`.`id` AND `r`.`outcome` IN ('pass', 'fail') GROUP BY `r`.`unit_id`) AS `rig`
