@@ -5,7 +5,7 @@ import { comebacks } from '@/core/book/comebacks';
 import { GROUPING_NAMES, sayGroup } from '@/core/book/grouping';
 import { spareOf } from '@/core/judge/spare';
 import { judgedLives } from '@/db/book/judged-lives';
-import { causesHeard, lotFaults, timedPasses, whatFreed } from '@/db/book/learned';
+import { causesHeard, lotFaults, rowsBehind, timedPasses, whatFreed } from '@/db/book/learned';
 import { asLives, livesBy, ownersOf, statisticsOf } from '@/db/book/lives-by';
 import { passagesOf } from '@/db/book/passages';
 import { bookIn } from '@/db/book-in/book-in';
@@ -151,8 +151,20 @@ test('what the work taught is counted over units, and names nobody', async () =>
       .set({ findings })
       .where(eq(bags.id, bag?.id ?? ''));
   await finds([{ finding: 'missing', item: 0 }]);
-  expect(await lotFaults(shop.db)).toEqual({ rows: [{ lot: `${bag?.number}, lot ${bag?.lotCode}`, opened: 2, faulty: 1 }], inAll: 1 });
+  expect(await lotFaults(shop.db)).toEqual({ rows: [{ number: bag?.number, lot: bag?.lotCode, opened: 2, faulty: 1 }], inAll: 1 });
+  const ofLot = await rowsBehind(shop.db, { of: 'lot', number: bag?.number ?? '', lot: bag?.lotCode ?? '' });
+  expect([ofLot.inAll, ofLot.rows.map((r) => r.what).sort()]).toEqual([2, ['all as stated', 'something missing or wrong']]);
   await finds([]);
+  const { tagNo } = (await shop.record(unitId)).unit;
+  expect((await rowsBehind(shop.db, { of: 'cause', cause: 'bore-marked', complaint: 'pulls' })).rows.map((r) => r.tagNo)).toEqual([tagNo]);
+  const freed = await rowsBehind(shop.db, { of: 'freed', state: 'seized', method: 'low-air' });
+  expect(freed.rows.map((r) => [r.tagNo, r.what]).sort()).toEqual([
+    [tagNo, 'freed'],
+    [tagNo, 'no'],
+  ]);
+  expect(await rowsBehind(shop.db, { of: 'stones', material: 'cast-iron', grit: '220' })).toEqual({ rows: [], inAll: 0 });
+  const byCause = await leftUnits(shop.db, null, 50, undefined, bookFilterIn({ cause: 'bore-marked' }));
+  expect([byCause.units.map((u) => u.tagNo), byCause.inAll]).toEqual([[tagNo], 1]);
   expect(await timedPasses(shop.db)).toEqual([]);
 });
 

@@ -1,6 +1,8 @@
 import { z } from 'zod';
+import { CAUSE_NAMES } from '../book-in/cause';
 import { UNIT_KINDS } from '../family/family-name';
 import { MATERIALS } from '../family/material';
+import { SCHOOLS } from '../rules/school';
 import { text } from '../schema/text';
 import { EXITS } from '../station';
 import { WAYS } from '../way';
@@ -16,6 +18,11 @@ export const BookFilterSchema = z.object({
   way: z.enum(WAYS).optional().catch(undefined),
   /** `yes`: it came back. */
   back: z.enum(['yes', 'no']).optional().catch(undefined),
+  /** What it turned out to be. */
+  cause: z.enum(CAUSE_NAMES).optional().catch(undefined),
+  school: z.enum(SCHOOLS).optional().catch(undefined),
+  /** Whether a run of it failed before it passed. */
+  rig: z.enum(['failed', 'passed']).optional().catch(undefined),
   kit: text().trim().min(1).max(40).optional().catch(undefined),
   lot: text().trim().min(1).max(40).optional().catch(undefined),
   /** Left then or later, and before then. */

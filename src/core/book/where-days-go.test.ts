@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { type Passage, staysOf, whereDaysGo } from './where-days-go';
+import { type Passage, staysAt, staysOf, whereDaysGo } from './where-days-go';
 
 const HOUR = 3_600_000;
 const at = (hours: number): number => hours * HOUR;
@@ -43,8 +43,8 @@ test('a stay is what was worked, what waited, and what only lay there, in hours 
 test('of many units the bottleneck is where most lies, over all of them; on time, flow and throughput by counting', () => {
   const all = [
     passage(),
-    passage({ exitAt: at(24 * 8), dueAt: at(24 * 7) }),
-    passage({ exitAt: at(24 * 15), steps: [{ station: 'strip', at: at(24 + 16) }] }),
+    passage({ tagNo: 2, exitAt: at(24 * 8), dueAt: at(24 * 7) }),
+    passage({ tagNo: 3, exitAt: at(24 * 15), steps: [{ station: 'strip', at: at(24 + 16) }] }),
   ];
   const go = whereDaysGo(all, open);
   // Strip lay 1.5 h twice and 12.5 h once (of 16 half an hour worked, three waited), Clean 3 h twice.
@@ -54,4 +54,15 @@ test('of many units the bottleneck is where most lies, over all of them; on time
   expect(go?.perWeek).toBeCloseTo(3 / ((15 * 24 - 36) / 168), 9);
   expect(whereDaysGo([], open)).toBeNull();
   expect(whereDaysGo([passage()], open)?.perWeek).toBeNull();
+});
+
+test('a station’s figures are those of the stays behind it, the longest first; who passes twice is one unit of two stays', () => {
+  const twice = passage({ tagNo: 7, steps: [...passage().steps, { station: 'gauge', at: at(24 + 15) }] });
+  const all = [passage(), twice];
+  const share = whereDaysGo(all, open)?.stations.find((s) => s.station === 'gauge');
+  const stays = staysAt(all, 'gauge', open);
+  expect([share?.units, share?.stays, stays.map((s) => s.tagNo)]).toEqual([2, 3, [7, 1, 7]]);
+  const mean = (of: 'workH' | 'waitH' | 'queueH'): number => stays.reduce((sum, s) => sum + s[of], 0) / stays.length;
+  expect([share?.workH, share?.waitH, share?.queueH]).toEqual([mean('workH'), mean('waitH'), mean('queueH')]);
+  expect(staysAt(all, 'hone', open)).toEqual([]);
 });

@@ -52,8 +52,14 @@ const together = (
   return joined;
 };
 
-/** A station over many units: how many passed it, and what their stays were made of in the mean. */
-export type StationShare = Stay & { readonly units: number };
+/** The stays that a station's figures are made of, the longest first; a unit that passed it twice has two. */
+export const staysAt = (passages: readonly Passage[], station: Station, open: OpenHours): readonly (Stay & { readonly tagNo: number })[] =>
+  passages
+    .flatMap((p) => staysOf(p, open).flatMap((s) => (s.station === station ? [{ ...s, tagNo: p.tagNo }] : [])))
+    .toSorted((a, b) => b.workH + b.waitH + b.queueH - (a.workH + a.waitH + a.queueH));
+
+/** A station over many units: how many passed it, how often, and what a stay was made of in the mean. */
+export type StationShare = Stay & { readonly units: number; readonly stays: number };
 export type DaysGo = {
   readonly units: number;
   readonly stations: readonly StationShare[];
@@ -71,15 +77,24 @@ const [DAY_MS, WEEK_MS] = [86_400_000, 7 * 86_400_000];
 /** Where the days go. Null without a unit. */
 export const whereDaysGo = (passages: readonly Passage[], open: OpenHours): DaysGo | null => {
   if (passages.length === 0) return null;
-  const stays = passages.flatMap((p) => staysOf(p, open));
+  const stays = passages.flatMap((p) => staysOf(p, open).map((s) => ({ ...s, tagNo: p.tagNo })));
   const stations = STATIONS.flatMap((station): readonly StationShare[] => {
     const own = stays.filter((s) => s.station === station);
     const mean = (of: (s: Stay) => number): number => own.reduce((sum, s) => sum + of(s), 0) / own.length;
     return own.length === 0
       ? []
-      : [{ station, units: new Set(own).size, workH: mean((s) => s.workH), waitH: mean((s) => s.waitH), queueH: mean((s) => s.queueH) }];
+      : [
+          {
+            station,
+            units: new Set(own.map((s) => s.tagNo)).size,
+            stays: own.length,
+            workH: mean((s) => s.workH),
+            waitH: mean((s) => s.waitH),
+            queueH: mean((s) => s.queueH),
+          },
+        ];
   });
-  const lain = (s: StationShare): number => s.units * s.queueH;
+  const lain = (s: StationShare): number => s.stays * s.queueH;
   const most = stations.reduce<StationShare | null>((best, s) => (lain(s) > (best === null ? 0 : lain(best)) ? s : best), null);
   const spanMs = Math.max(...passages.map((p) => p.exitAt)) - Math.min(...passages.map((p) => p.exitAt));
   return {

@@ -60,7 +60,7 @@ export const treatments = sqliteTable(
     /** Which drilling was cleared: a port of the bore or a part of the tray, by its id. */
     drilling: text(),
   },
-  (t) => [index('treatments_unit').on(t.unitId)],
+  (t) => [index('treatments_unit').on(t.unitId), index('treatments_state').on(t.state, t.method, t.at)],
 );
 
 /** Tests that were made, and causes that were confirmed or ruled out. */
@@ -75,7 +75,7 @@ export const findings = sqliteTable(
     name: text().notNull(),
     answer: text({ enum: ['yes', 'no'] }).notNull(),
   },
-  (t) => [index('findings_unit').on(t.unitId)],
+  (t) => [index('findings_unit').on(t.unitId), index('findings_name').on(t.about, t.name, t.answer, t.unitId)],
 );
 
 /** Versions of the shop's likelihoods of causes; the newest is in force. */

@@ -3,9 +3,12 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { type BookFilter, bookAddress } from '@/core/book/book-filter';
+import { sayGroup } from '@/core/book/grouping';
+import { CAUSE_NAMES, CAUSES } from '@/core/book-in/cause';
 import { FAMILIES } from '@/core/family/families';
 import { UNIT_KINDS } from '@/core/family/family-name';
 import { MATERIAL_WORDS, MATERIALS } from '@/core/family/material';
+import { SCHOOL_WORDS, SCHOOLS } from '@/core/rules/school';
 import { EXIT_WORDS, EXITS } from '@/core/station';
 import { WAY_WORDS, WAYS } from '@/core/way';
 import { DAY } from '../field/day-field';
@@ -87,6 +90,31 @@ export function FilterForm({
           { value: 'no', text: 'no' },
         ]}
         onSay={(back) => go({ back: (back ?? undefined) as BookFilter['back'] })}
+      />
+      <SelectField
+        label="What it was"
+        className="w-44"
+        none={ANY}
+        value={filter.cause ?? null}
+        options={CAUSE_NAMES.map((c) => ({ value: c, text: CAUSES[c].label }))}
+        onSay={(cause) => go({ cause: (cause ?? undefined) as BookFilter['cause'] })}
+      />
+      <SelectField
+        label="School"
+        className="w-40"
+        none={ANY}
+        value={filter.school ?? null}
+        options={SCHOOLS}
+        say={SCHOOL_WORDS}
+        onSay={(school) => go({ school: school ?? undefined })}
+      />
+      <SelectField
+        label="The proof"
+        className="w-40"
+        none={ANY}
+        value={filter.rig ?? null}
+        options={(['passed', 'failed'] as const).map((r) => ({ value: r, text: sayGroup('rig', r) }))}
+        onSay={(rig) => go({ rig: (rig ?? undefined) as BookFilter['rig'] })}
       />
       <TextField label="Kit" className="w-24" value={typed.kit} onSay={(kit) => setTyped({ ...typed, kit })} />
       <TextField label="Lot" className="w-24" value={typed.lot} onSay={(lot) => setTyped({ ...typed, lot })} />

@@ -23,7 +23,9 @@ DROP INDEX `units_held`;--> statement-breakpoint
 CREATE INDEX `units_held` ON `units` (`exit`,`held_at`,`exit_at`);--> statement-breakpoint
 CREATE INDEX `bags_number` ON `bags` (`number`,`unit_id`);--> statement-breakpoint
 CREATE INDEX `bags_lot_code` ON `bags` (`lot_code`,`unit_id`);--> statement-breakpoint
-CREATE INDEX `bags_faulty` ON `bags` (`number`,`lot_code`) WHERE findings <> '[]';
+CREATE INDEX `bags_faulty` ON `bags` (`number`,`lot_code`) WHERE findings <> '[]';--> statement-breakpoint
+CREATE INDEX `findings_name` ON `findings` (`about`,`name`,`answer`,`unit_id`);--> statement-breakpoint
+CREATE INDEX `treatments_state` ON `treatments` (`state`,`method`,`at`);
 --> statement-breakpoint
 CREATE VIEW `book_now` AS SELECT `u`.`id` AS `unit_id`, `u`.`tag_no`, `u`.`exit`, `u`.`exit_at`, `u`.`family`, `u`.`material`,
 	coalesce((SELECT `t`.`way` FROM `taught_units` `t` WHERE `t`.`unit_id` = `u`.`id`), `u`.`outcome`, 'no-bore') AS `way`,

@@ -1,13 +1,15 @@
 import type { Metadata } from 'next';
-import { type DaysGo, whereDaysGo } from '@/core/book/where-days-go';
+import { type DaysGo, staysAt, whereDaysGo } from '@/core/book/where-days-go';
 import { hoursBetween } from '@/core/plan/shifts';
 import { fixed } from '@/core/quantity/figure';
 import { weekHours } from '@/core/shop/settings';
-import { STATION_WORDS } from '@/core/station';
+import { STATION_WORDS, STATIONS, type Station } from '@/core/station';
+import { tagOf } from '@/core/unit/unit-record';
 import { MOST_PASSAGES, passagesOf } from '@/db/book/passages';
 import { theDb } from '@/db/engine/connection';
 import { promisesKept } from '@/db/plan/promises-kept';
 import { BookHead } from '@/ui/book/book-head';
+import { Go } from '@/ui/shell/go';
 import { Scroll } from '@/ui/unit/scroll';
 import { TableHead } from '@/ui/unit/table-head';
 import { shopNow } from '../../../_server/shop-now';
@@ -16,12 +18,14 @@ import { personOrSignIn } from '../../../_server/who';
 export const metadata: Metadata = { title: 'Where the days go' };
 
 /** Time at each station as work, wait and queue; flow, on time, promises, and the bottleneck by its numbers. */
-export default async function DaysPage() {
+export default async function DaysPage({ searchParams }: { readonly searchParams: Promise<{ readonly station?: string }> }) {
   await personOrSignIn();
-  const db = await theDb();
+  const [db, { station: asked }] = await Promise.all([theDb(), searchParams]);
+  const station = STATIONS.find((s) => s === asked);
   const [{ passages, inAll }, { settings }, promises] = await Promise.all([passagesOf(db), shopNow(), promisesKept(db)]);
   const hours = weekHours(settings.hours);
-  const go = whereDaysGo(passages, (from, until) => hoursBetween(from, until, hours, settings.closed));
+  const open = (from: number, until: number): number => hoursBetween(from, until, hours, settings.closed);
+  const go = whereDaysGo(passages, open);
   return (
     <div className="grid max-w-5xl grid-cols-[minmax(0,1fr)] gap-3 px-4 py-4">
       <BookHead here="Where the days go" title="Where the days go" />
@@ -43,6 +47,7 @@ export default async function DaysPage() {
             </p>
           )}
           <Stays go={go} />
+          {station !== undefined && <StaysAt station={station} stays={staysAt(passages, station, open)} />}
           <p className="text-[13px] text-ink2">
             Hours that the shop is open, in the mean of those that passed the station, from the sign-off before to its own.
           </p>
@@ -64,7 +69,9 @@ function Stays({ go }: { readonly go: DaysGo }) {
           {go.stations.map((s) => (
             <tr key={s.station}>
               <th scope="row" className="cell text-left font-normal">
-                {STATION_WORDS[s.station]}
+                <Go className="inline-flex min-h-9 items-center font-bold text-act underline" href={`/book/days?station=${s.station}`}>
+                  {STATION_WORDS[s.station]}
+                </Go>
               </th>
               <td className="cell">{s.units}</td>
               <td className="cell">{fixed(s.workH, 1)}</td>
@@ -90,3 +97,22 @@ function Stays({ go }: { readonly go: DaysGo }) {
     </Scroll>
   );
 }
+
+/** The units behind a station's figures. */
+const StaysAt = ({ station, stays }: { readonly station: Station; readonly stays: ReturnType<typeof staysAt> }) => (
+  <section aria-label={`Units at ${STATION_WORDS[station]}`} className="border border-line bg-sheet p-3">
+    <h2 className="mb-1 font-bold">
+      {STATION_WORDS[station]}: {stays.length} {stays.length === 1 ? 'stay' : 'stays'}, the longest first
+    </h2>
+    <ul className="columns-1 gap-6 sm:columns-2">
+      {stays.map((s, i) => (
+        <li key={i} className="break-inside-avoid">
+          <Go className="font-bold text-act underline" href={`/units/${tagOf(s)}`}>
+            {tagOf(s)}
+          </Go>{' '}
+          work {fixed(s.workH, 1)} h, wait {fixed(s.waitH, 1)} h, queue {fixed(s.queueH, 1)} h
+        </li>
+      ))}
+    </ul>
+  </section>
+);

@@ -5,10 +5,13 @@ import { CAUSES } from '@/core/book-in/cause';
 import { COMPLAINTS } from '@/core/book-in/complaint';
 import { MATERIAL_WORDS } from '@/core/family/material';
 import { fixed, plain } from '@/core/quantity/figure';
-import { METHODS, STUCK_WORDS } from '@/core/strip/treatment';
-import { causesHeard, lotFaults, MOST_PASSES, timedPasses, whatFreed } from '@/db/book/learned';
+import { sayDate } from '@/core/quantity/say-time';
+import { METHODS, RESULT_WORDS, STUCK_WORDS } from '@/core/strip/treatment';
+import { tagOf } from '@/core/unit/unit-record';
+import { type BehindWhat, causesHeard, lotFaults, MOST_PASSES, rowsBehind, timedPasses, whatFreed } from '@/db/book/learned';
 import { theDb } from '@/db/engine/connection';
 import { BookHead } from '@/ui/book/book-head';
+import { Go } from '@/ui/shell/go';
 import { Scroll } from '@/ui/unit/scroll';
 import { TableHead } from '@/ui/unit/table-head';
 import { personOrSignIn } from '../../../_server/who';
@@ -16,10 +19,21 @@ import { personOrSignIn } from '../../../_server/who';
 export const metadata: Metadata = { title: 'Learned' };
 
 /** What the shop’s own work taught: stones, lots, causes, and what freed what. Never by who did it. */
-export default async function LearnedPage() {
+export default async function LearnedPage({
+  searchParams,
+}: {
+  readonly searchParams: Promise<{ readonly [name: string]: string | undefined }>;
+}) {
   await personOrSignIn();
-  const db = await theDb();
-  const [passes, lots, causes, freed] = await Promise.all([timedPasses(db), lotFaults(db), causesHeard(db), whatFreed(db)]);
+  const [db, asked] = await Promise.all([theDb(), searchParams]);
+  const which = behindIn(asked);
+  const [passes, lots, causes, freed, behind] = await Promise.all([
+    timedPasses(db),
+    lotFaults(db),
+    causesHeard(db),
+    whatFreed(db),
+    which && rowsBehind(db, which),
+  ]);
   const drifts = rateDrifts(passes);
   const word = (words: { readonly [name: string]: string | { readonly label: string } }, name: string): string => {
     const found = words[name];
@@ -34,7 +48,7 @@ export default async function LearnedPage() {
         heads={['Metal', 'Grit', 'Passes', 'By the table', 'Earlier half', 'Later half', 'Drift']}
         none="No pass with stones was logged yet."
         rows={drifts.map((d) => [
-          MATERIAL_WORDS[d.material],
+          <Rows key="rows" of={{ of: 'stones', material: d.material, grit: String(d.grit) }} text={MATERIAL_WORDS[d.material]} />,
           String(d.grit),
           String(d.passes),
           fixed(d.table, 1),
@@ -50,14 +64,22 @@ export default async function LearnedPage() {
         name="Lots with faults in their bags"
         heads={['Lot', 'Bags opened', 'Something missing or wrong']}
         none="Every bag that was opened held what it should."
-        rows={lots.rows.map((l) => [l.lot, String(l.opened), `${l.faulty} of ${l.opened}`])}
+        rows={lots.rows.map((l) => [
+          <Rows key="rows" of={{ of: 'lot', number: l.number, lot: l.lot }} text={`${l.number}, lot ${l.lot}`} />,
+          String(l.opened),
+          `${l.faulty} of ${l.opened}`,
+        ])}
         inAll={lots.inAll}
       />
       <Table
         name="Confirmed causes against what was said"
         heads={['What the customer said', 'What it was', 'Units']}
         none="No cause was confirmed yet."
-        rows={causes.rows.map((c) => [word(COMPLAINTS, c.complaint), word(CAUSES, c.cause), String(c.units)])}
+        rows={causes.rows.map((c) => [
+          <Rows key="rows" of={{ of: 'cause', cause: c.cause, complaint: c.complaint }} text={word(COMPLAINTS, c.complaint)} />,
+          word(CAUSES, c.cause),
+          String(c.units),
+        ])}
         inAll={causes.inAll}
       />
       <Table
@@ -65,7 +87,7 @@ export default async function LearnedPage() {
         heads={['What was stuck', 'What was tried', 'How often', 'Freed or moved it', 'At the most, bar']}
         none="Nothing that was stuck was noted yet."
         rows={freed.rows.map((f) => [
-          word(STUCK_WORDS, f.state),
+          <Rows key="rows" of={{ of: 'freed', state: f.state, method: f.method }} text={word(STUCK_WORDS, f.state)} />,
           word(METHODS, f.method),
           String(f.tried),
           `${f.freed} of ${f.tried}`,
@@ -73,9 +95,53 @@ export default async function LearnedPage() {
         ])}
         inAll={freed.inAll}
       />
+      {behind !== undefined && (
+        <section aria-label="Units behind it" className="border border-line bg-sheet p-3">
+          <h2 className="mb-1 font-bold">
+            Behind it: {behind.inAll} {behind.inAll === 1 ? 'row' : 'rows'}
+            {behind.inAll > behind.rows.length && `, the last ${behind.rows.length} are named`}
+          </h2>
+          <ul className="columns-1 gap-6 sm:columns-2">
+            {behind.rows.map((r, i) => (
+              <li key={i} className="break-inside-avoid">
+                <Go className="font-bold text-act underline" href={`/units/${tagOf(r)}`}>
+                  {tagOf(r)}
+                </Go>{' '}
+                {sayDate(r.at)}
+                {r.what === '' ? '' : `, ${word(RESULT_WORDS, r.what)}`}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
     </div>
   );
 }
+
+/** A row's name, and the way to what stands behind it. */
+const Rows = ({ of, text }: { readonly of: BehindWhat; readonly text: string }) => (
+  <Go className="inline-flex min-h-9 items-center font-bold text-act underline" href={`/book/learned?${new URLSearchParams(of)}`}>
+    {text}
+  </Go>
+);
+
+/** Which figure an address asks the rows of. */
+const behindIn = (asked: { readonly [name: string]: string | undefined }): BehindWhat | undefined => {
+  const [of, number, lot, cause, complaint, state, method, material, grit] = NAMES.map((n) => String(asked[n] ?? ''));
+  switch (of) {
+    case 'lot':
+      return { of, number: number ?? '', lot: lot ?? '' };
+    case 'cause':
+      return { of, cause: cause ?? '', complaint: complaint ?? '' };
+    case 'freed':
+      return { of, state: state ?? '', method: method ?? '' };
+    case 'stones':
+      return { of, material: material ?? '', grit: grit ?? '' };
+    default:
+      return undefined;
+  }
+};
+const NAMES = ['of', 'number', 'lot', 'cause', 'complaint', 'state', 'method', 'material', 'grit'] as const;
 
 /** A table with its name; what is not shown of it is said. */
 function Table({

@@ -81,17 +81,25 @@ export default async function LimitsPage() {
   );
 }
 
-/** How many, of how many, and which. */
+/** How many, of how many, and which: all of them, behind a press where they are many. */
 function Tags({ of, among }: { readonly of: readonly number[]; readonly among: number }) {
   return (
     <td className="cell">
       {of.length} of {among}
-      {of.slice(0, NAMED).map((tagNo) => (
-        <Go key={tagNo} className="ml-2 text-act underline" href={`/units/${tagOf({ tagNo })}`}>
-          {tagOf({ tagNo })}
-        </Go>
-      ))}
-      {of.length > NAMED && ' …'}
+      <Named tagNos={of.slice(0, NAMED)} />
+      {of.length > NAMED && (
+        <details>
+          <summary className="min-h-9 cursor-pointer content-center font-bold text-act">{of.length - NAMED} more</summary>
+          <Named tagNos={of.slice(NAMED)} />
+        </details>
+      )}
     </td>
   );
 }
+
+const Named = ({ tagNos }: { readonly tagNos: readonly number[] }) =>
+  tagNos.map((tagNo) => (
+    <Go key={tagNo} className="ml-2 text-act underline" href={`/units/${tagOf({ tagNo })}`}>
+      {tagOf({ tagNo })}
+    </Go>
+  ));
