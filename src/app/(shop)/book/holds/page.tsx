@@ -105,7 +105,11 @@ export default async function HoldsPage({
           )}
           <p>{sayLogRank(told.logRank)}</p>
           <HoldsChart
-            groups={told.groups.slice(0, CURVES).map((g) => ({ ...g, name: nameOf(g.group) }))}
+            groups={told.groups.slice(0, CURVES).map((g) => ({
+              ...g,
+              name: nameOf(g.group),
+              seenDays: units.lives.reduce((most, l) => (l.group === g.group ? Math.max(most, l.days) : most), 0),
+            }))}
             more={told.groups.length - CURVES}
           />
           <GroupTable
