@@ -28,6 +28,8 @@ export async function largeLines(db: Db, cookie: string): Promise<readonly Line[
     'find, a tag': `/find?q=${unit}`,
     'unit page': `/units/${unit}/strip`,
     book: '/book',
+    'book, sleeved ones': '/book?way=sleeve',
+    'book, a lot that none had': '/book?lot=none',
     'kit store': '/kits',
     'store, as one types': '/api/v1/store/find?q=7%2F8%20boot',
     'fitments, as one types': '/api/v1/store/find?of=fitments&q=tractor%201978%20rear',

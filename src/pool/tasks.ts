@@ -30,6 +30,7 @@ import { type SectionFile, sectionSvg } from '@/papers/section-svg';
 import { ticketPdf } from '@/papers/ticket-pdf';
 import { travellerPdf } from '@/papers/traveller-pdf';
 import { verdictPdf } from '@/papers/verdict-pdf';
+import { unzipPhotos } from './unzip-photos';
 
 /** Dots an inch of a drawing as a picture, on its own and on a paper, where it is drawn smaller: its finest lines are still told apart. */
 const DPI = { own: 200, paper: 150 };
@@ -66,6 +67,7 @@ export const TASKS = {
     keepPlan(request, before),
   promise: (p: Parameters<typeof promised>) => promised(...p),
   'read-file': (f: { readonly what: StoreFile; readonly bytes: Uint8Array }) => readBytes(f.what, f.bytes),
+  'unzip-photos': (z: { readonly bytes: Uint8Array }) => unzipPhotos(z.bytes),
   'write-csv': (f: Sheet) => writeTable(f.columns, f.rows),
   'write-xlsx': (f: Sheet) => writeXlsx(f.name, f.columns, f.rows),
   comebacks: (request: Parameters<typeof comebacks>[0]) => comebacks(request),

@@ -96,16 +96,23 @@ test('what a limit would have caught, where days went and what was learned: each
 
 test('a unit’s file of another shop is taken in and shown as such; this shop’s own, and what is none, are refused in words', async () => {
   const file = JSON.parse(await hand.download('/api/v1/units/SQ-0003/unit.json'));
+  const put = async (field: string, bytes: readonly number[], name: string): Promise<void> => {
+    const input = await page.waitForSelector(field);
+    await input?.evaluate(
+      (e, all, called) => {
+        const files = new DataTransfer();
+        files.items.add(new File([new Uint8Array(all)], called));
+        (e as HTMLInputElement).files = files.files;
+        e.dispatchEvent(new Event('change', { bubbles: true }));
+      },
+      bytes,
+      name,
+    );
+  };
   const take = async (text: string): Promise<void> => {
     await hand.go('/book/foreign');
     await ready(page);
-    const input = await page.$('input[type="file"]');
-    await input?.evaluate((e, body) => {
-      const files = new DataTransfer();
-      files.items.add(new File([body], 'unit.json', { type: 'application/json' }));
-      (e as HTMLInputElement).files = files.files;
-      e.dispatchEvent(new Event('change', { bubbles: true }));
-    }, text);
+    await put('input[accept*="json"]', [...Buffer.from(text)], 'unit.json');
   };
   await take(JSON.stringify(file));
   await shows(page, 'That file is of this shop: its unit is in the Book already.');
@@ -113,6 +120,19 @@ test('a unit’s file of another shop is taken in and shown as such; this shop�
   await shows(page, /That is no file of a unit: \d+ things are not as they should be\./);
   await take(JSON.stringify({ ...file, shop: 'Works Elsewhere' }));
   await shows(page, /SQ-0003 of Works Elsewhere, as it was on .*: not this shop’s record/);
+  await shows(page, /0 of its \d+ photos? (is|are) here/);
+  const zip = await page.evaluate(async () => [...new Uint8Array(await (await fetch('/api/v1/units/SQ-0003/photos.zip')).arrayBuffer())]);
+  await put('input[accept*="zip"]', zip, 'photos.zip');
+  await shows(page, /[1-9]\d* photos? (was|were) taken in\./);
+  await page.waitForFunction(() => {
+    const all = [...document.querySelectorAll<HTMLImageElement>('section[aria-label="Its photos"] img')];
+    return all.length > 0 && all.every((i) => i.complete && i.naturalWidth > 0);
+  });
+  await put('input[accept*="zip"]', [1, 2, 3], 'photos.zip');
+  await shows(page, 'That is no zip, or it is damaged.');
+  // Nobody who is not signed in puts anything there, nor a page of elsewhere.
+  const door = `${app.origin}/api/v1/book/foreign/any/photos`;
+  expect((await fetch(door, { method: 'POST', body: 'x' })).status).toBe(401);
   // It is in no count and no list of this shop's own.
   await hand.go('/find?q=Elsewhere');
   await shows(page, /0 found|Units turn up by tag/);

@@ -34,8 +34,12 @@ export const countsOf = async (client: Pick<Client, 'execute'>): Promise<Readonl
 };
 
 /** Hashes of the photos that a database refers to. */
-export const photoHashesIn = async (client: Pick<Client, 'execute'>): Promise<readonly string[]> =>
-  (await client.execute('select distinct hash from photos order by hash')).rows.map((r) => String(r.hash));
+export const photoHashesIn = async (client: Pick<Client, 'execute'>): Promise<readonly string[]> => {
+  // One of before has no photos of other shops.
+  const named = await client.execute("select name from sqlite_master where type = 'table' and name in ('photos', 'foreign_photos')");
+  const all = named.rows.map((r) => `select hash from ${String(r.name)}`).join(' union ');
+  return (await client.execute(`${all} order by hash`)).rows.map((r) => String(r.hash));
+};
 
 /** Looks through a database file of a shop: its pages, its references, and the chains of events and certificates. */
 export async function checkDatabase(file: string): Promise<Faults> {

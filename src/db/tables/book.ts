@@ -56,3 +56,17 @@ export const foreignLives = sqliteTable(
   },
   (t) => [index('foreign_lives_at').on(t.at)],
 );
+
+/** A photo of such a life, by the id that it had there; its bytes lie where the shop's own do. */
+export const foreignPhotos = sqliteTable(
+  'foreign_photos',
+  {
+    id: id(),
+    foreignId: text()
+      .notNull()
+      .references(() => foreignLives.id),
+    photoId: text().notNull(),
+    hash: text().notNull(),
+  },
+  (t) => [index('foreign_photos_life').on(t.foreignId)],
+);

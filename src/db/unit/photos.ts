@@ -8,7 +8,7 @@ import { type Change, type Changed, type ChangeError, changeUnit, refused } from
 import type { Db, Reader } from '../engine/connection';
 import { put } from '../engine/edit';
 import { type PhotoSize, photoName, photoStore } from '../photo/photo-store';
-import { photos } from '../tables';
+import { foreignPhotos, photos } from '../tables';
 
 /** Longest sides that are kept, pixels: the picture, and its small form for lists. */
 const SIDES_PX: Readonly<Record<PhotoSize, number>> = { full: 1600, small: 320 };
@@ -95,13 +95,20 @@ const encoded = (buffer: Buffer, sidePx: number): Promise<Buffer | undefined> =>
 
 /** Removes a picture that nothing refers to. */
 const forget = async (db: Db, hash: string): Promise<void> => {
-  const [used] = await db.select({ id: photos.id }).from(photos).where(eq(photos.hash, hash)).limit(1);
+  const [used] = await db
+    .select({ hash: photos.hash })
+    .from(photos)
+    .where(eq(photos.hash, hash))
+    .union(db.select({ hash: foreignPhotos.hash }).from(foreignPhotos).where(eq(foreignPhotos.hash, hash)))
+    .limit(1);
   const store = photoStore();
   if (used === undefined) await Promise.all([store.drop(photoName(hash)), store.drop(photoName(hash, 'small'))]);
 };
 
-/** The bytes of a photo; undefined when there is none, or it is gone. @throws what its store says */
+/** The bytes of a photo, the shop's own or of a life of another; undefined when there is none, or it is gone. @throws what its store says */
 export const photoBytes = async (db: Reader, id: string, size: PhotoSize): Promise<Uint8Array | undefined> => {
-  const [row] = await db.select({ hash: photos.hash }).from(photos).where(eq(photos.id, id));
+  const [own] = await db.select({ hash: photos.hash }).from(photos).where(eq(photos.id, id));
+  const [row] =
+    own === undefined ? await db.select({ hash: foreignPhotos.hash }).from(foreignPhotos).where(eq(foreignPhotos.id, id)) : [own];
   return row === undefined ? undefined : photoStore().get(photoName(row.hash, size));
 };

@@ -19,6 +19,15 @@ CREATE TABLE `book_units` (
 CREATE INDEX `book_units_when` ON `book_units` (`exit_at`,`tag_no`,`family`,`material`,`exit`,`way`,`back_at`,`unit_id`);--> statement-breakpoint
 CREATE INDEX `book_units_tag` ON `book_units` (`tag_no`);--> statement-breakpoint
 CREATE INDEX `book_units_exit` ON `book_units` (`exit`,`exit_at`,`unit_id`,`rules_version`);--> statement-breakpoint
+CREATE TABLE `foreign_photos` (
+	`id` text PRIMARY KEY NOT NULL,
+	`foreign_id` text NOT NULL,
+	`photo_id` text NOT NULL,
+	`hash` text NOT NULL,
+	FOREIGN KEY (`foreign_id`) REFERENCES `foreign_lives`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `foreign_photos_life` ON `foreign_photos` (`foreign_id`);--> statement-breakpoint
 DROP INDEX `units_held`;--> statement-breakpoint
 CREATE INDEX `units_held` ON `units` (`exit`,`held_at`,`exit_at`);--> statement-breakpoint
 CREATE INDEX `bags_number` ON `bags` (`number`,`unit_id`);--> statement-breakpoint

@@ -54,9 +54,7 @@ export default async function LearnedPage({
           fixed(d.table, 1),
           perTurns(d.earlier),
           perTurns(d.later),
-          d.earlier === null || d.later === null || d.earlier === 0
-            ? '–'
-            : `${d.later >= d.earlier ? '+' : '−'}${fixed(Math.abs(100 * (d.later / d.earlier - 1)), 0)} %`,
+          d.earlier === null || d.later === null || d.earlier === 0 ? '–' : sayDrift(100 * (d.later / d.earlier - 1)),
         ])}
         inAll={drifts.length}
       />
@@ -117,6 +115,9 @@ export default async function LearnedPage({
     </div>
   );
 }
+
+const sayDrift = (percent: number): string =>
+  Math.abs(percent) < 0.5 ? 'none' : `${percent > 0 ? '+' : '−'}${fixed(Math.abs(percent), 0)} %`;
 
 /** A row's name, and the way to what stands behind it. */
 const Rows = ({ of, text }: { readonly of: BehindWhat; readonly text: string }) => (
