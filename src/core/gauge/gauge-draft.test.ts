@@ -34,7 +34,7 @@ describe('what is typed into the grid', () => {
       '1 in at 90°: “wide” is not a length.',
       'Body: “warm” is not a temperature.',
     ]);
-    expect(read.keys).toEqual(['0-0', '0-1']);
+    expect([read.keys, read.unread]).toEqual([['0-0', '0-1'], ['2-1']]);
   });
 
   test('keeps what it meant when the units are changed', () => {

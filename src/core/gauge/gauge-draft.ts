@@ -46,6 +46,8 @@ export const gridOf = (readings: readonly Reading[], units: Units): Pick<Draft, 
 type GridRead = {
   readonly readings: readonly Reading[];
   readonly keys: readonly string[];
+  /** Cells whose text is no length. */
+  readonly unread: readonly string[];
   readonly depthsMm: readonly (number | undefined)[];
   readonly bodyTempC: number | null;
   readonly gaugeTempC: number | null;
@@ -70,6 +72,7 @@ export const inUnits = (draft: Draft, units: Units): Draft => {
 /** What has been typed, in mm; every cell that cannot be read is told. */
 export const readGrid = (draft: Draft, units: Units): GridRead => {
   const faults: string[] = [];
+  const unread: string[] = [];
   const length = (text: string, where: string): number | undefined => {
     if (text.trim() === '') return undefined;
     const read = parseLength(text, units.length);
@@ -86,8 +89,12 @@ export const readGrid = (draft: Draft, units: Units): GridRead => {
   const found = depthsMm.flatMap((xMm, row) =>
     draft.clocks.flatMap((clockDeg, column) => {
       const key = `${row}-${column}`;
-      const diaMm = length(draft.cells[key] ?? '', `${draft.depths[row]} at ${clockDeg}°`);
-      if (diaMm === undefined) return [];
+      const text = draft.cells[key] ?? '';
+      const diaMm = length(text, `${draft.depths[row]} at ${clockDeg}°`);
+      if (diaMm === undefined) {
+        if (text.trim() !== '') unread.push(key);
+        return [];
+      }
       if (xMm === undefined) faults.push(`Row ${row + 1} has readings but no depth.`);
       return xMm === undefined ? [] : [{ key, reading: { xMm, clockDeg, diaMm } }];
     }),
@@ -95,6 +102,7 @@ export const readGrid = (draft: Draft, units: Units): GridRead => {
   return {
     readings: found.map((f) => f.reading),
     keys: found.map((f) => f.key),
+    unread,
     depthsMm,
     bodyTempC: temperature(draft.bodyTemp, 'Body'),
     gaugeTempC: temperature(draft.gaugeTemp, 'Gauge'),

@@ -37,7 +37,12 @@ const sayValue = (value: unknown): string => {
 /** The fields of a row or a request in words, one after another: `as it came out good`. */
 export const sayFields = (values: Values): readonly string[] =>
   Object.entries(values).flatMap(([field, value]) =>
-    SILENT.test(field) || value === undefined ? [] : [`${nameOf(field)} ${sayValue(value)}`],
+    SILENT.test(field) || value === undefined
+      ? []
+      : // What is new of something stands one level down.
+        field === 'news'
+        ? sayFields(value as Values)
+        : [`${nameOf(field)} ${sayValue(value)}`],
   );
 
 /** What changed of a row, field by field: `as it came out: good → bent`. */

@@ -57,7 +57,7 @@ export function useGrid(
   const read = useMemo(() => {
     const typed = readGrid(draft, units);
     const slips = typed.readings.map((r) => whyUnlikely(r.diaMm, bore.nominalMm, gauge, units));
-    const wrong = new Set(typed.keys.filter((_, i) => slips[i] !== undefined));
+    const wrong = new Set([...typed.unread, ...typed.keys.filter((_, i) => slips[i] !== undefined)]);
     return { ...typed, wrong, faults: [...typed.faults, ...new Set(slips.flatMap((s) => s ?? []))] };
   }, [draft, units, bore.nominalMm, gauge]);
   const form = useMemo(

@@ -148,7 +148,7 @@ export function Tray({
                   </td>
                   <td className="cell" data-label="Note">
                     <input
-                      className="field min-w-20"
+                      className="field min-w-16"
                       aria-label={`Note on the ${part.name}`}
                       disabled={!mayWrite}
                       defaultValue={part.note}
