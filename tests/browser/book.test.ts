@@ -43,7 +43,11 @@ const rowOf = (name: string): Promise<string> =>
   );
 
 test('a lot of which more come back than chance gives is told, with whom to call about those that are still out', async () => {
-  await hand.go('/book/holds?by=lot');
+  await hand.go('/book');
+  await shows(page, 'Lot, K-131, lot LBAD: more come back than chance gives. Whom to call');
+  await page.click('::-p-xpath(//a[. = "Whom to call"])');
+  await page.waitForFunction(() => location.pathname === '/book/holds');
+  expect(new URL(page.url()).searchParams.get('group')).toBe('K-131, lot LBAD');
   await shows(page, /K-131, lot LBAD: more come back than chance gives\. Still out: 5/);
   const called = await page.$$eval('section[aria-label="To be called"] li', (all) => all.map((li) => li.textContent ?? ''));
   expect(called.map((c) => /SQ-50\d\d/.exec(c)?.[0]).sort()).toEqual(['SQ-5018', 'SQ-5036', 'SQ-5054', 'SQ-5072', 'SQ-5090']);

@@ -1,6 +1,9 @@
 import type { Metadata } from 'next';
+import { Suspense } from 'react';
 import { bookColumnsIn, columnsAddress } from '@/core/book/book-columns';
 import { bookAddress, bookFilterIn, isFiltered } from '@/core/book/book-filter';
+import { GROUPINGS, sayGroup } from '@/core/book/grouping';
+import { capital } from '@/core/capital';
 import { sayInAddress, sortIn } from '@/core/schema/sort';
 import { theDb } from '@/db/engine/connection';
 import { promisesKept } from '@/db/plan/promises-kept';
@@ -10,6 +13,7 @@ import { BookTable } from '@/ui/book/book-table';
 import { FilterForm } from '@/ui/book/filter-form';
 import { PickColumns } from '@/ui/book/pick-columns';
 import { Go } from '@/ui/shell/go';
+import { warnedNow } from '../../_server/holds-now';
 
 export const metadata: Metadata = { title: 'Book' };
 
@@ -64,6 +68,11 @@ export default async function BookPage({
           Lives of other shops
         </Go>
       </p>
+      {place === null && !some && (
+        <Suspense>
+          <Warnings />
+        </Suspense>
+      )}
       {place === null && !some && promises.asked > 0 && (
         <p className="mb-3">
           Of {promises.asked} that were promised by the plan, {promises.kept} were ready by the date that was to hold at 9 in 10:{' '}
@@ -106,6 +115,19 @@ export default async function BookPage({
       </nav>
     </div>
   );
+}
+
+/** Lots and ways of which more come back than chance gives. It comes when it is worked out; the page does not wait for it. */
+async function Warnings() {
+  const warned = await warnedNow(await theDb(), '');
+  return warned.map((w) => (
+    <p key={`${w.by} ${w.group}`} role="status" className="mb-2 border-l-4 border-red bg-sheet p-2 font-bold">
+      {capital(GROUPINGS[w.by].label)}, {sayGroup(w.by, w.group)}: more come back than chance gives.{' '}
+      <Go className="text-act underline" href={`/book/holds?${new URLSearchParams(w)}`}>
+        Whom to call
+      </Go>
+    </p>
+  ));
 }
 
 /** A place in the book as an address says it; null: the newest. */

@@ -1,24 +1,23 @@
 import type { Metadata } from 'next';
-import type { comebacks } from '@/core/book/comebacks';
 import { GROUPING_NAMES, type Grouping, sayGroup } from '@/core/book/grouping';
 import { sayLogRank } from '@/core/book/say-comebacks';
 import { may } from '@/core/people/role';
 import { sayDate } from '@/core/quantity/say-time';
 import { tagOf } from '@/core/unit/unit-record';
-import { asLives, type Lived, livesBy, ownersOf } from '@/db/book/lives-by';
+import { type Lived, ownersOf } from '@/db/book/lives-by';
 import { theDb } from '@/db/engine/connection';
 import { staff } from '@/db/people/people';
-import { inPool, sayNotDone } from '@/pool/pool';
+import { sayNotDone } from '@/pool/pool';
 import { BookHead } from '@/ui/book/book-head';
 import { GroupTable } from '@/ui/book/group-table';
 import { HoldsChart } from '@/ui/book/holds-chart';
 import { WhichHolds } from '@/ui/book/which-holds';
 import { Go } from '@/ui/shell/go';
+import { FOLLOW_DAYS, holdsNow } from '../../../_server/holds-now';
 import { personOrSignIn } from '../../../_server/who';
 
 export const metadata: Metadata = { title: 'What holds' };
 
-const FOLLOW_DAYS = 180;
 /** How many of a group were seen for so long stands beside its shares, days. */
 const SEEN_DAYS = [90, 180, 365] as const;
 /** Rows of a group, and units of a warning, that are named; how many there are is said. */
@@ -41,12 +40,7 @@ export default async function HoldsPage({
   const now = Date.now();
   const nameOf = (stored: string): string =>
     person === undefined ? sayGroup(by, stored) : stored === 'theirs' ? `closed up by ${person.name}` : 'all others';
-  const { lived, inAll } = await livesBy(db, person === undefined ? by : { personId: person.id });
-  const units = topGroups(asLives(lived, now));
-  const done =
-    units.lives.length === 0
-      ? undefined
-      : await inPool('comebacks', { units: [...units.lives], at: [180, 365], followDays: FOLLOW_DAYS } as Parameters<typeof comebacks>[0]);
+  const { lived, inAll, lives, left, done } = await holdsNow(db, person === undefined ? by : { personId: person.id }, now);
   const told = done?.ok ? done.value : undefined;
   const high = told?.groups.filter((g) => g.says === 'high').map((g) => g.group) ?? [];
   const stillOut = lived.filter((l) => high.includes(l.group) && l.backAt === null);
@@ -108,7 +102,7 @@ export default async function HoldsPage({
             groups={told.groups.slice(0, CURVES).map((g) => ({
               ...g,
               name: nameOf(g.group),
-              seenDays: units.lives.reduce((most, l) => (l.group === g.group ? Math.max(most, l.days) : most), 0),
+              seenDays: lives.reduce((most, l) => (l.group === g.group ? Math.max(most, l.days) : most), 0),
             }))}
             more={told.groups.length - CURVES}
           />
@@ -117,30 +111,16 @@ export default async function HoldsPage({
               ...g,
               name: nameOf(g.group),
               href: `/book/holds?${new URLSearchParams({ ...(person === undefined ? { by } : { person: person.id }), group: g.group })}`,
-              seen: SEEN_DAYS.map((d) => units.lives.filter((l) => l.group === g.group && l.days >= d).length),
+              seen: SEEN_DAYS.map((d) => lives.filter((l) => l.group === g.group && l.days >= d).length),
             }))}
           />
-          {units.left > 0 && <p className="text-ink2">{units.left} groups with the fewest units are not shown.</p>}
+          {left > 0 && <p className="text-ink2">{left} groups with the fewest units are not shown.</p>}
           {group !== undefined && <Rows of={lived.filter((l) => l.group === group)} name={nameOf(group)} />}
         </>
       )}
     </div>
   );
 }
-
-/** Groups that are told apart, those with the most units first. */
-const MOST_GROUPS = 60;
-const topGroups = (lives: ReturnType<typeof asLives>): { readonly lives: ReturnType<typeof asLives>; readonly left: number } => {
-  const counts = new Map<string, number>();
-  for (const l of lives) counts.set(l.group, (counts.get(l.group) ?? 0) + 1);
-  const order = [...counts].sort((a, b) => b[1] - a[1]).map(([g]) => g);
-  const kept = new Set(order.slice(0, MOST_GROUPS));
-  const place = new Map(order.map((g, i) => [g, i]));
-  return {
-    lives: lives.filter((l) => kept.has(l.group)).sort((a, b) => (place.get(a.group) ?? 0) - (place.get(b.group) ?? 0)),
-    left: Math.max(0, order.length - MOST_GROUPS),
-  };
-};
 
 /** The units that a group’s figures are made of. */
 function Rows({ of, name }: { readonly of: readonly Lived[]; readonly name: string }) {
