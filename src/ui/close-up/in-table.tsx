@@ -35,7 +35,7 @@ export function InTable({
   const { open } = useStation();
   return (
     <Scroll label="Tray">
-      <table className="w-full border-collapse bg-sheet">
+      <table className="cards w-full border-collapse bg-sheet">
         <thead>
           <tr>
             {HEADS.map((h, i) => (
@@ -50,6 +50,8 @@ export function InTable({
             const step = steps.find((s) => s.partId === p.id);
             const isNow = p.id === nowId;
             const faces = p.goesIn?.faces ?? null;
+            const own = photos.filter((x) => x.onKind === 'part' && x.onId === p.id);
+            const takesPhoto = open && p.goesIn !== null;
             return (
               <tr key={p.id} id={`part-${p.slotId}`} className={isNow ? 'bg-tint2' : ''}>
                 <td className="cell text-ink2">{i + 1}</td>
@@ -57,13 +59,19 @@ export function InTable({
                   {isNow ? <b>{p.name}</b> : p.name}
                   {p.qty > 1 ? ` × ${p.qty}` : ''}
                 </th>
-                <td className="cell text-[13px] text-ink2">{sayDims(p.dims, units)}</td>
-                <td className="cell text-ink2">
+                <td className="cell text-[13px] text-ink2" data-label="Measured">
+                  {sayDims(p.dims, units)}
+                </td>
+                <td className="cell text-ink2" data-label="As it came out">
                   {p.found === 'absent' ? 'was absent' : [p.condition && CONDITION_WORDS[p.condition], p.note].filter(Boolean).join(', ')}
                 </td>
-                <td className="cell border-l-2 border-l-ink">{step?.from ?? notPutBack(p)}</td>
-                <td className="cell">{faces !== null && <SidedPart what={step?.side?.what ?? 'lip'} seen={faces} size={20} />}</td>
-                <td className="cell min-w-16">
+                <td className="cell md:border-l-2 md:border-l-ink" data-label="As it goes in">
+                  {step?.from ?? notPutBack(p)}
+                </td>
+                <td className="cell" data-label="Faces">
+                  {faces !== null && <SidedPart what={step?.side?.what ?? 'lip'} seen={faces} size={20} />}
+                </td>
+                <td className="cell min-w-16" data-label="Is it in">
                   {p.goesIn !== null ? (
                     'in'
                   ) : isNow ? (
@@ -81,13 +89,13 @@ export function InTable({
                     </button>
                   )}
                 </td>
-                <td className="cell">
-                  <span className="flex gap-1">
-                    <Thumbs photos={photos.filter((x) => x.onKind === 'part' && x.onId === p.id)} among={photos} />
-                    {open && p.goesIn !== null && (
-                      <CameraButton label={`Photo of the ${p.name}, in`} onPick={(files) => photograph(p, files)} />
-                    )}
-                  </span>
+                <td className="cell" data-label="Photo">
+                  {(own.length > 0 || takesPhoto) && (
+                    <span className="flex gap-1">
+                      <Thumbs photos={own} among={photos} />
+                      {takesPhoto && <CameraButton label={`Photo of the ${p.name}, in`} onPick={(files) => photograph(p, files)} />}
+                    </span>
+                  )}
                 </td>
               </tr>
             );
