@@ -189,6 +189,8 @@ test('the first unit is booked in, stripped and gauged, by people of the shop', 
   for (const part of ['left', 'right']) await hand.fill(`${part} piston, ⌀`, '22.170');
   const rest = await page.waitForSelector('::-p-xpath(//button[starts-with(normalize-space(.), "Looked at: ")])');
   await rest?.evaluate((b) => (b as HTMLElement).click());
+  // Answered: what is left can be said.
+  await shows(page, 'Said.');
   await hand.press('This unit has none');
   await hand.press('Strip done');
   await page.waitForSelector('#next-station');
